@@ -41,6 +41,8 @@ export interface ServerConfig {
   readonly hashing?: { readonly memoryCost: number; readonly timeCost: number; readonly parallelism: number };
   /** What the photos of a workshop may take together, MB; as usual where it is left out. */
   readonly photoMegabytes?: number;
+  /** Months for which every reading of a place is kept; older ones have the mean of each hour. */
+  readonly readingMonths?: number;
   /** The mail server by its address, and who mails come from; where none is named they are kept for the owners to read. */
   readonly mail?: { readonly server: string; readonly from: string };
   /** The MQTT broker to which devices publish, by its address; none where it is left out. */
@@ -136,6 +138,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const mail = mailFrom(env);
   const photoMegabytes = wholeFrom(env, 'DEWPOT_PHOTO_MB', 'MB', 9_999_999);
   const calculationSeconds = wholeFrom(env, 'DEWPOT_CALCULATION_SECONDS', 'seconds', 600);
+  const readingMonths = wholeFrom(env, 'DEWPOT_READING_MONTHS', 'months', 1_200);
   const metricsPort = wholeFrom(env, 'DEWPOT_METRICS_PORT', '', 65_535);
   const proxies = proxiesFrom(env);
   const host = env.DEWPOT_HOST ?? '127.0.0.1';
@@ -156,6 +159,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...bouncerFrom(env),
     ...(metricsPort && { metricsPort }),
     ...(photoMegabytes && { photoMegabytes }),
+    ...(readingMonths && { readingMonths }),
     ...(calculationSeconds && { calculationTime: calculationSeconds * SECOND }),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };

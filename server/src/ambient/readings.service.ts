@@ -1,4 +1,4 @@
-import { msg } from '@dewpot/core/units';
+import { DAY, msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { sift, type AmbientReading, type SetAside } from '@dewpot/core/ambient';
 import type { ReadingsTaken } from '@dewpot/contract';
@@ -9,6 +9,9 @@ import { WorkshopContext } from '../db/workshop-context.js';
 
 /** Of readings that were set aside, so many are kept of each place. */
 const MOST_ASIDE = 200;
+
+/** The latest reading is looked for in so much of the past first, ms: in one month or two, where all of them are a hundred. */
+const LATELY = 10 * DAY;
 
 /** What is told to whoever hears of a place's air. */
 export const ambientTopic = (workshopId: string) => `ambient ${workshopId}`;
@@ -83,9 +86,13 @@ export class ReadingsService {
   }
 
   private async readLatest(placeId: string): Promise<number | undefined> {
+    return (await this.latestSince(placeId, Date.now() - LATELY)) ?? (await this.latestSince(placeId, 0));
+  }
+
+  private async latestSince(placeId: string, from: number): Promise<number | undefined> {
     const [row]: { at: string }[] = await this.rows.manager.query(
-      'select at from ambient_readings where place_id = $1 order by at desc limit 1',
-      [placeId],
+      'select at from ambient_readings where place_id = $1 and at >= $2 order by at desc limit 1',
+      [placeId, from],
     );
     return row && Number(row.at);
   }

@@ -20,14 +20,14 @@ export class LongTransactions {
 
   constructor(@Inject(CONFIG) private readonly config: ServerConfig) {}
 
-  /** Runs `work` in one transaction that sees the rows of a workshop: to read, all of one moment; to write, all of it or nothing. @throws ProblemError 503 */
-  run<T>(workshopId: string, mode: 'read' | 'write', work: (client: pg.Client) => Promise<T>): Promise<T> {
+  /** Runs `work` in one transaction that sees the rows of a workshop, or of none: to read, all of one moment; to write, all of it or nothing. @throws ProblemError 503 */
+  run<T>(workshopId: string | undefined, mode: 'read' | 'write', work: (client: pg.Client) => Promise<T>): Promise<T> {
     const busy = () =>
       new ProblemError(503, msg('server.tooBusy'), { detail: msg('server.archivesWait'), retryAfter: 20 });
     return this.slots.run(() => this.connected(workshopId, mode, work), busy);
   }
 
-  private async connected<T>(workshopId: string, mode: 'read' | 'write', work: (client: pg.Client) => Promise<T>): Promise<T> {
+  private async connected<T>(workshopId: string | undefined, mode: 'read' | 'write', work: (client: pg.Client) => Promise<T>): Promise<T> {
     const client = new pg.Client({
       connectionString: appUrl(this.config.ownerUrl),
       application_name: 'dewpot long',
@@ -39,7 +39,7 @@ export class LongTransactions {
     await client.connect();
     try {
       await client.query(`begin ${mode === 'read' ? 'isolation level repeatable read read only' : ''}`);
-      await client.query(`select set_config('app.workshop', $1, true), set_config('timezone', 'UTC', true)`, [workshopId]);
+      await client.query(`select set_config('app.workshop', $1, true), set_config('timezone', 'UTC', true)`, [workshopId ?? '']);
       const answer = await work(client);
       await client.query('commit');
       return answer;
