@@ -1,6 +1,7 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { classFor } from '@dewpot/contract';
 import { msg, type FieldIssue, type Message } from '@dewpot/core/units';
+import { FigureLists } from './figure-lists.js';
 import { ProblemError } from './problem-error.js';
 
 const remedies: Record<string, Message> = {
@@ -39,25 +40,41 @@ function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
   });
 }
 
-/** Checks a body that is of one of several kinds by the class of its kind. */
-class KindPipe extends ValidationPipe {
-  override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
-    const { metatype } = metadata;
-    return super.transform(value, metatype ? { ...metadata, metatype: classFor(metatype as never, value) } : metadata);
+/** What the library found wrong with a body. */
+class WrongBody extends Error {
+  constructor(readonly found: readonly ValidationError[]) {
+    super('The body is wrong.');
+  }
+}
+
+function problemOf(found: readonly ValidationError[]): ProblemError {
+  const errors = issuesOf(found);
+  const detail = errors.map(({ field, message }) => msg('server.fieldIssue', { field, message }));
+  return new ProblemError(422, msg('server.invalid'), { detail, errors });
+}
+
+/** Checks a body that is of one of several kinds by the class of its kind, and its long lists of figures in one pass. */
+class BodyPipe extends ValidationPipe {
+  override async transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    if (!metadata.metatype) return super.transform(value, metadata);
+    const metatype = classFor(metadata.metatype as never, value);
+    const lists = new FigureLists(metatype, value, MOST_ISSUES);
+    try {
+      const checked: unknown = await super.transform(lists.toCheck, { ...metadata, metatype });
+      if (lists.tooLong.length > 0) throw new WrongBody([]);
+      return lists.restore(checked);
+    } catch (error) {
+      if (error instanceof WrongBody) throw problemOf([...lists.placed(error.found), ...lists.tooLong]);
+      throw error;
+    }
   }
 }
 
 /** Checks every body against its contract class; unknown fields are refused. */
-export const validation = new KindPipe({
+export const validation = new BodyPipe({
   transform: true,
   whitelist: true,
   validationError: { target: false },
   forbidNonWhitelisted: true,
-  exceptionFactory: (errors) => {
-    const issues = issuesOf(errors);
-    return new ProblemError(422, msg('server.invalid'), {
-      detail: issues.map(({ field, message }) => msg('server.fieldIssue', { field, message })),
-      errors: issues,
-    });
-  },
+  exceptionFactory: (errors) => new WrongBody(errors),
 });
