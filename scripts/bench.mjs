@@ -16,6 +16,7 @@ import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { planning } from './lib/bench-calendar.mjs';
 import { answers } from './lib/bench-answers.mjs';
 import { archives } from './lib/bench-archive.mjs';
+import { loggersAtOnce } from './lib/bench-readings.mjs';
 import { longLists } from './lib/bench-lists.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
 import { buildStale } from './lib/build.mjs';
@@ -169,6 +170,7 @@ async function main() {
     await archives(note, browser, trial);
     await load(trial.url, note);
     await answers(note, trial.url, trial.database);
+    await loggersAtOnce(note, trial.url, trial.database);
     await firstDays(await browser.newContext({ baseURL: trial.url }), note, trial.database);
     await findings(note, await browser.newContext({ baseURL: trial.url }), trial.database);
   } finally {

@@ -2,7 +2,8 @@ import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
-import type { PlaceAmbient } from '@dewpot/contract';
+import type { PlaceAmbient, ReadingsTaken } from '@dewpot/contract';
+import { ownerOptions } from '../src/db/connection.js';
 import { ReadingMonthsService } from '../src/ambient/reading-months.service.js';
 import { newWorkshop, startServer, type Agent, type Harness } from './harness.js';
 
@@ -37,6 +38,52 @@ const tenMinutes = (from: number, hours: number) =>
     temperature: 10 + Math.floor(i / 6) / 10 + (i % 6) / 10,
     humidity: 0.5,
   }));
+
+describe('a place', () => {
+  it('knows when it was read last, whoever puts readings in or takes them away, and tells that its air changed', async () => {
+    const id = await openPlace();
+    const owner = await new DataSource(ownerOptions(harness.config.ownerUrl)).initialize();
+    const known = async () => {
+      const [row] = await owner.query('select latest_reading::float8 as latest from places where id = $1', [id]);
+      return (row as { latest: number | null }).latest;
+    };
+    const tag = async () => (await agent.get('/api/places').expect(200)).headers.etag as string;
+    try {
+      expect(await known()).toBeNull();
+      const tags = [await tag()];
+      await send(id, tenMinutes(now - 2 * DAY, 2)).expect(200);
+      expect(await known()).toBe(now - 2 * DAY + 110 * MINUTE);
+      tags.push(await tag());
+      await send(id, tenMinutes(now - 4 * DAY, 2)).expect(200);
+      expect(await known()).toBe(now - 2 * DAY + 110 * MINUTE);
+      tags.push(await tag());
+      await owner.query('delete from ambient_readings where place_id = $1 and at > $2', [id, now - 3 * DAY]);
+      expect(await known()).toBe(now - 4 * DAY + 110 * MINUTE);
+      tags.push(await tag());
+      expect(new Set(tags).size).toBe(4);
+    } finally {
+      await owner.destroy();
+    }
+  });
+});
+
+describe('many loggers', () => {
+  it('that send at once are all taken in, and who looks at a screen meanwhile is not the last to be answered', async () => {
+    const owners = [agent, await newWorkshop(harness, 'Elsewhere')];
+    const loggers = await Promise.all(
+      owners.flatMap((by) => Array.from({ length: 25 }, async () => ({ by, id: await openPlace(by) }))),
+    );
+    let taken = 0;
+    const all = loggers.map(async ({ by, id }) => {
+      const { body } = await send(id, tenMinutes(now - 20 * DAY, 400), by).expect(200);
+      taken++;
+      return (body as ReadingsTaken).kept;
+    });
+    await agent.get('/api/moulds/all').expect(200);
+    expect(taken).toBeLessThan(loggers.length / 2);
+    expect(new Set(await Promise.all(all))).toEqual(new Set([2400]));
+  });
+});
 
 describe('months of readings', () => {
   it('that are long past keep the mean of each hour, without its spikes; newer ones keep every reading', async () => {

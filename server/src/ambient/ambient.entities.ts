@@ -23,6 +23,8 @@ export class PlaceEntity extends EditedRow {
   @Column(stored()) body: StoredPlace;
   /** Counts readings that came later than some after them: what was calculated from the series is then calculated again. */
   @Column('int', { default: 0 }) late: number;
+  /** When it was read last, ms: the database keeps it by the readings that come. */
+  @Column('bigint', { name: 'latest_reading', transformer: milliseconds, nullable: true }) latestReading: number | null;
 }
 
 /** A reading that was set aside, and why. */

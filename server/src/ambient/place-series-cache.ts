@@ -22,7 +22,7 @@ interface AtHand {
   readonly from: number;
   readonly late: number;
   readonly version: number;
-  readonly latest: number | undefined;
+  readonly latest: number | null;
   readonly issued: number;
   readonly readings: readonly AmbientReading[];
   readonly series: PlaceSeries;
@@ -47,16 +47,17 @@ export class PlaceSeriesCache {
   }
 
   /** Reads out the simulated logger: what it has in its memory since it was read last. */
-  async collect({ id, body }: PlaceEntity, now: number, memory = MEMORY): Promise<number | undefined> {
-    const latest = await this.readings.latest(id);
+  async collect(place: PlaceEntity, now: number, memory = MEMORY): Promise<number | null> {
+    const { id, body, latestReading: latest } = place;
     if (body.source !== 'logger' || !body.simulated) return latest;
-    if (latest !== undefined && now - latest < LOGS_EVERY) return latest;
+    if (latest !== null && now - latest < LOGS_EVERY) return latest;
     // Whoever else reads it out just now does it for us too: nobody waits for it, unless nothing was read yet.
-    if (latest !== undefined && !(await this.readings.claim(id))) return latest;
-    const found = loggerMemory(body.kind, saltOf(id), latest ?? now - memory, now);
-    if (found.length === 0) return latest;
-    await this.readings.take(id, found, now);
-    return this.readings.latest(id);
+    const held = latest === null ? await this.readings.hold(id) : await this.readings.holdIfFree(id);
+    if (!held) return latest;
+    const found = loggerMemory(body.kind, saltOf(id), held.latestReading ?? now - memory, now);
+    if (found.length > 0) await this.readings.take(held, found, now);
+    place.latestReading = found[found.length - 1]?.at ?? held.latestReading;
+    return place.latestReading;
   }
 
   /** The air of a place since `from`, ms. */

@@ -10,11 +10,12 @@ import {
 } from '@dewpot/contract';
 import { DAY } from '@dewpot/core/units';
 import { Key } from '../http/key-param.js';
-import { CurrentUser } from '../http/request.js';
+import { CurrentUser, InTurn } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
 import { WhileUnchanged } from '../http/unchanged.js';
 import { PlaceSeriesCache } from './place-series-cache.js';
 import { PlacesService } from './places.service.js';
+import { inReadingTurn } from './reading-turns.js';
 import { ambientTopic } from './readings.service.js';
 
 /** How often loggers are read out while somebody listens, ms. */
@@ -71,6 +72,7 @@ export class PlacesController {
   /** Takes the readings of a logger or out of a file: late and twice is no matter; what cannot be is set aside and told. */
   @Post('places/:id/readings')
   @HttpCode(200)
+  @InTurn(inReadingTurn)
   take(@Key() id: string, @Body() { readings }: ReadingsInput): Promise<ReadingsTaken> {
     return this.places.take(id, readings, Date.now());
   }

@@ -65,12 +65,14 @@ export class PlacesService {
 
   /** Takes readings in. @throws ProblemError 404, 409 where the place takes none. */
   async take(id: string, readings: readonly AmbientReading[], now: number): Promise<ReadingsTaken> {
-    const { body } = await this.one(id);
-    if (body.simulated || !['logger', 'files'].includes(body.source))
+    const place = await this.readings.hold(id);
+    if (!place) throw ProblemError.notFound('place');
+    const { simulated, source } = place.body;
+    if (simulated || !['logger', 'files'].includes(source))
       throw new ProblemError(409, msg('server.noReadings'), {
         detail: msg('server.otherSource'),
       });
-    return this.readings.take(id, readings, now);
+    return this.readings.take(place, readings, now);
   }
 
   /** Weather that nobody measured is the demo’s alone. */

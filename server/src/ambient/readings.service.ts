@@ -1,4 +1,5 @@
-import { DAY, msg } from '@dewpot/core/units';
+import { defined } from '@dewpot/core/math';
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { sift, type AmbientReading, type SetAside } from '@dewpot/core/ambient';
 import type { ReadingsTaken } from '@dewpot/contract';
@@ -10,13 +11,14 @@ import { WorkshopContext } from '../db/workshop-context.js';
 /** Of readings that were set aside, so many are kept of each place. */
 const MOST_ASIDE = 200;
 
-/** The latest reading is looked for in so much of the past first, ms: in one month or two, where all of them are a hundred. */
-const LATELY = 10 * DAY;
-
 /** What is told to whoever hears of a place's air. */
 export const ambientTopic = (workshopId: string) => `ambient ${workshopId}`;
 
-const latestOf = (placeId: string) => `latest reading of ${placeId}`;
+/** The first moment of a reading's month, ms. */
+function monthOf(at: number): number {
+  const date = new Date(at);
+  return Date.UTC(date.getUTCFullYear(), date.getUTCMonth());
+}
 
 interface ReadingRow {
   readonly at: string;
@@ -33,37 +35,33 @@ export class ReadingsService {
     private readonly news: PgNotifications,
   ) {}
 
-  /** Takes readings in. Sent twice they are kept once; what cannot be is set aside. */
-  async take(placeId: string, readings: readonly AmbientReading[], now: number): Promise<ReadingsTaken> {
-    const { kept, aside, twice } = sift(readings, now);
-    // One after the other, on every server: what came late is known only against all that came before.
-    const place = { where: { id: placeId }, select: { id: true }, lock: { mode: 'for_no_key_update' as const } };
-    await this.rows.of(PlaceEntity).findOneOrFail(place);
-    const latest = await this.readLatest(placeId);
-    const added = await this.insert(placeId, kept);
-    this.rows.forget(latestOf(placeId));
-    const known = new Set(added);
-    const gone = kept.filter(({ at }) => !known.has(at));
-    const contradicted = await this.contradicted(placeId, gone);
-    if (latest !== undefined && added.some((at) => at < latest)) {
-      this.rows.forget('places');
-      await this.rows.of(PlaceEntity).increment({ id: placeId }, 'late', 1);
-    }
-    await this.setAside(placeId, [...aside, ...contradicted]);
-    if (added.length > 0) await this.news.tell(this.rows.manager, ambientTopic(this.rows.workshopId));
-    return {
-      kept: added.length,
-      twice: twice + gone.length - contradicted.length,
-      aside: [...aside, ...contradicted].slice(0, 50),
-    };
+  /** Holds a place: its readings are taken in one after the other, on every server, since what came late is known only against all before. */
+  hold(placeId: string): Promise<PlaceEntity | null> {
+    return this.rows.of(PlaceEntity).findOne({ where: { id: placeId }, lock: { mode: 'for_no_key_update' } });
   }
 
-  /** Locks a place for reading its logger out; answers whether it was free. */
-  async claim(placeId: string): Promise<boolean> {
-    const free: object[] = await this.rows.manager.query('select 1 from places where id = $1 for update skip locked', [
-      placeId,
-    ]);
-    return free.length > 0;
+  /** Takes readings of a place in that is held. Sent twice they are kept once; what cannot be is set aside. */
+  async take(
+    { id: placeId, latestReading }: PlaceEntity,
+    readings: readonly AmbientReading[],
+    now: number,
+  ): Promise<ReadingsTaken> {
+    const { kept, aside, twice } = sift(readings, now);
+    const { added, oldest } = await this.insert(placeId, kept);
+    const contradicted = added < kept.length ? await this.contradicted(placeId, kept) : [];
+    if (latestReading !== null && oldest < latestReading)
+      await this.rows.of(PlaceEntity).increment({ id: placeId }, 'late', 1);
+    const all = [...aside, ...contradicted];
+    await this.setAside(placeId, all);
+    this.rows.forget('places');
+    if (added > 0) await this.news.tell(this.rows.manager, ambientTopic(this.rows.workshopId));
+    return { kept: added, twice: twice + kept.length - added - contradicted.length, aside: all.slice(0, 50) };
+  }
+
+  /** Holds a place unless somebody else does; answers it where it was free. */
+  holdIfFree(placeId: string): Promise<PlaceEntity | null> {
+    const lock = { mode: 'for_no_key_update', onLocked: 'skip_locked' } as const;
+    return this.rows.of(PlaceEntity).findOne({ where: { id: placeId }, lock });
   }
 
   /** Readings from a time on and after another, ms, in the order of time. */
@@ -80,23 +78,6 @@ export class ReadingsService {
     }));
   }
 
-  /** When a place was read last, ms. */
-  latest(placeId: string): Promise<number | undefined> {
-    return this.rows.once(latestOf(placeId), () => this.readLatest(placeId));
-  }
-
-  private async readLatest(placeId: string): Promise<number | undefined> {
-    return (await this.latestSince(placeId, Date.now() - LATELY)) ?? (await this.latestSince(placeId, 0));
-  }
-
-  private async latestSince(placeId: string, from: number): Promise<number | undefined> {
-    const [row]: { at: string }[] = await this.rows.manager.query(
-      'select at from ambient_readings where place_id = $1 and at >= $2 order by at desc limit 1',
-      [placeId, from],
-    );
-    return row && Number(row.at);
-  }
-
   /** The latest that were set aside, newest first. */
   async aside(placeId: string): Promise<SetAside[]> {
     const found = await this.rows.of(AmbientAsideEntity).find({ where: { placeId }, order: { id: 'DESC' }, take: 20 });
@@ -105,19 +86,19 @@ export class ReadingsService {
 
   /** Takes every reading of a place away: they are too many to be bound to it by the database. */
   async forget(placeId: string): Promise<void> {
-    this.rows.forget(latestOf(placeId));
     await this.rows.manager.query('delete from ambient_readings where place_id = $1', [placeId]);
   }
 
-  /** Puts readings in; answers the times of those that were not there yet. */
-  private async insert(placeId: string, readings: readonly AmbientReading[]): Promise<number[]> {
-    if (readings.length === 0) return [];
-    for (const month of new Set(readings.map(({ at }) => new Date(at).toISOString().slice(0, 7))))
-      await this.rows.manager.query('select ambient_month($1)', [Date.parse(`${month}-01T00:00:00Z`)]);
-    const added: { at: string }[] = await this.rows.manager.query(
-      `insert into ambient_readings (workshop_id, place_id, at, temperature, humidity, wind)
-       select $1, $2, * from unnest($3::bigint[], $4::real[], $5::real[], $6::real[])
-       on conflict do nothing returning at`,
+  /** Puts readings in; answers how many were not there yet, and the oldest of those, ms. */
+  private async insert(placeId: string, readings: readonly AmbientReading[]) {
+    if (readings.length === 0) return { added: 0, oldest: Infinity };
+    await this.makeMonths(readings);
+    const [row]: { added: number; oldest: string | null }[] = await this.rows.manager.query(
+      `with added as (
+         insert into ambient_readings (workshop_id, place_id, at, temperature, humidity, wind)
+         select $1, $2, * from unnest($3::bigint[], $4::real[], $5::real[], $6::real[])
+         on conflict do nothing returning at)
+       select count(*)::int as added, min(at) as oldest from added`,
       [
         this.rows.workshopId,
         placeId,
@@ -127,14 +108,20 @@ export class ReadingsService {
         readings.map(({ wind }) => wind ?? null),
       ],
     );
-    return added.map(({ at }) => Number(at));
+    const { added, oldest } = defined(row);
+    return { added, oldest: oldest === null ? Infinity : Number(oldest) };
   }
 
-  /** Of readings whose time is taken: those that say something else than what is there. */
+  /** Makes the tables of months of which these are the first readings. */
+  private async makeMonths(readings: readonly AmbientReading[]): Promise<void> {
+    const months = [...new Set(readings.map(({ at }) => monthOf(at)))];
+    await this.rows.manager.query('select ambient_month(month) from unnest($1::bigint[]) as month', [months]);
+  }
+
+  /** Of readings whose time was taken: those that say something else than what is there. */
   private async contradicted(placeId: string, readings: readonly AmbientReading[]): Promise<SetAside[]> {
-    if (readings.length === 0) return [];
-    const there: ReadingRow[] = await this.rows.manager.query(
-      'select at, temperature, humidity, wind from ambient_readings where place_id = $1 and at = any($2::bigint[])',
+    const there: Pick<ReadingRow, 'at' | 'temperature'>[] = await this.rows.manager.query(
+      'select at, temperature from ambient_readings where place_id = $1 and at = any($2::bigint[])',
       [placeId, readings.map(({ at }) => Math.round(at))],
     );
     const known = new Map(there.map(({ at, temperature }) => [Number(at), temperature]));

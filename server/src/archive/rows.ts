@@ -54,7 +54,7 @@ export interface ArchiveRows {
   readonly mouldPictures: Pictured<MouldPictureEntity>;
   readonly findingsAside: Kept<FindingAsideEntity>;
   readonly costings: Kept<CostingEntity>;
-  readonly places: Kept<PlaceEntity>;
+  readonly places: Omit<Kept<PlaceEntity>, 'latestReading'>;
   readonly ambientAsides: Kept<AmbientAsideEntity>;
   readonly ambientReadings: Kept<AmbientReadingEntity>;
   readonly trials: Kept<TrialEntity>;

@@ -59,8 +59,11 @@ const entities: Readonly<Record<ArchiveTableName & keyof ArchiveRows, EntityTarg
 const peopleOnRecord = `(select id, name from people union all select id, name from past_people) as people
   where id in (select finished_by from pours union select person_id from run_events union select person_id from cast_events)`;
 
-/** Columns of a workshop that are not of an archive: the demo's mark, and what counts edits. */
-const leftOut: Partial<Record<ArchiveTableName, readonly string[]>> = { workshop: ['version', 'demo', 'removedAt'] };
+/** Columns that are not of an archive: of a workshop the demo's mark and what counts edits; of a place what its readings tell. */
+const leftOut: Partial<Record<ArchiveTableName, readonly string[]>> = {
+  workshop: ['version', 'demo', 'removedAt'],
+  places: ['latestReading'],
+};
 
 /** A column under its name in an archive. */
 interface ArchiveColumn {

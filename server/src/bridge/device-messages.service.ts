@@ -5,10 +5,12 @@ import { isUUID } from 'class-validator';
 import { admitted } from '../accounts/admission.js';
 import { Sessions, type FoundSession } from '../accounts/sessions.js';
 import { PlacesService } from '../ambient/places.service.js';
+import { inReadingTurn } from '../ambient/reading-turns.js';
 import { Latest } from '../calculation/latest.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { BenchScaleService } from '../devices/bench-scale.service.js';
 import { ProblemError, type Thing } from '../http/problem-error.js';
+import type { Turn } from '../http/request.js';
 import { validation } from '../http/validation.js';
 import { TintsService } from '../tints/index.js';
 
@@ -21,6 +23,8 @@ interface Kind {
   readonly of: Thing;
   readonly body: new () => object;
   readonly least: Role;
+  /** Whether it waits for its turn. */
+  readonly turn?: Turn;
   readonly take: (id: string, body: object, now: number) => Promise<unknown>;
 }
 
@@ -45,6 +49,7 @@ export class DeviceMessages {
       },
       {
         ...{ topic: /^dewpot\/places\/([^/]+)$/, of: 'place', body: ReadingsInput, least: 'caster' },
+        turn: inReadingTurn,
         take: (id, body, now) => places.take(id, (body as ReadingsInput).readings, now),
       },
       {
@@ -64,7 +69,8 @@ export class DeviceMessages {
     const [, id = ''] = kind.topic.exec(topic) ?? [];
     if (id !== '' && !isUUID(id)) throw ProblemError.notFound(kind.of);
     const body = (await validation.transform(given, { type: 'body', metatype: kind.body })) as object;
-    await this.rows.inWorkshop(session.workshopId, () => kind.take(id, body, now));
+    const work = () => this.rows.inWorkshop(session.workshopId, () => kind.take(id, body, now));
+    await (kind.turn ? kind.turn(work) : work());
   }
 
   private async sessionOf(token: unknown, least: Role): Promise<FoundSession> {

@@ -65,6 +65,13 @@ export const OWN_TRANSACTIONS = 'dewpot:own-transactions';
 /** Marks a route that opens its transactions itself: one that goes on and on, or that calculates between two of them. */
 export const OwnTransactions = () => SetMetadata(OWN_TRANSACTIONS, true);
 
+export const IN_TURN = 'dewpot:in-turn';
+/** Runs work when it is its turn. */
+export type Turn = <T>(work: () => Promise<T>) => Promise<T>;
+
+/** Marks a route whose requests wait for their turn before they take a connection to the database. */
+export const InTurn = (turn: Turn) => SetMetadata(IN_TURN, turn);
+
 export const LEAST_ROLE = 'dewpot:least-role';
 
 /** Marks a route by who may use it at the least. Unmarked, guests may read and casters may change. */

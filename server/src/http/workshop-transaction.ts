@@ -2,7 +2,7 @@ import { Injectable, type CallHandler, type ExecutionContext, type NestIntercept
 import { Reflector } from '@nestjs/core';
 import { from, lastValueFrom, Observable } from 'rxjs';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { marked, OWN_TRANSACTIONS, type AppRequest } from './request.js';
+import { IN_TURN, marked, OWN_TRANSACTIONS, type AppRequest, type Turn } from './request.js';
 import { STREAM } from './streams.js';
 
 /** One transaction for each request of a visitor: the answer leaves after the commit. */
@@ -19,6 +19,9 @@ export class WorkshopTransaction implements NestInterceptor {
     if (!visitor || this.reflector.get<boolean>(STREAM, context.getHandler())) return next.handle();
     const answer = () => lastValueFrom(next.handle(), { defaultValue: undefined });
     const own = marked<boolean>(this.reflector, OWN_TRANSACTIONS, context);
-    return from(own ? this.rows.at(visitor.workshopId, answer) : this.rows.inWorkshop(visitor.workshopId, answer));
+    if (own) return from(this.rows.at(visitor.workshopId, answer));
+    const turn = marked<Turn>(this.reflector, IN_TURN, context);
+    const work = () => this.rows.inWorkshop(visitor.workshopId, answer);
+    return from(turn ? turn(work) : work());
   }
 }

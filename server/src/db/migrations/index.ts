@@ -33,7 +33,7 @@ import { AuditEvents1798200000000 } from './32-audit-events.js';
 import { Webhooks1798300000000 } from './33-webhooks.js';
 import { Photos1798500000000 } from './34-photos.js';
 import { Revisions1798600000000 } from './35-revisions.js';
-import { ReadingMonths1798700000000 } from './36-reading-months.js';
+import { Readings1798700000000 } from './36-readings.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -72,5 +72,5 @@ export const migrations = [
   Webhooks1798300000000,
   Photos1798500000000,
   Revisions1798600000000,
-  ReadingMonths1798700000000,
+  Readings1798700000000,
 ] as const;
