@@ -53,6 +53,6 @@ export async function furnishDemoPlaces(
     if (place.body.source !== 'files') continue;
     const first = Math.ceil((now - SEASON) / HOUR) * HOUR;
     const read = Array.from({ length: Math.floor((now - first) / HOUR) + 1 }, (_, i) => onSill(first + i * HOUR, now));
-    await app.get(ReadingsService).take(place.id, read, now);
+    await app.get(ReadingsService).take(place, read, now);
   }
 }

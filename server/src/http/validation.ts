@@ -43,7 +43,7 @@ function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
 /** What the library found wrong with a body. */
 class WrongBody extends Error {
   constructor(readonly found: readonly ValidationError[]) {
-    super('The body is wrong.');
+    super(WrongBody.name);
   }
 }
 
