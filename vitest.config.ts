@@ -42,6 +42,7 @@ export default defineConfig({
           name: 'server',
           include: ['server/test/**/*.test.ts', 'demo/src/**/*.test.ts'],
           globalSetup: ['scripts/lib/vitest-cluster.mjs'],
+          setupFiles: ['server/test/watched-statements.ts'],
           server: { deps: { inline: own } },
           isolate: false,
           testTimeout: raceTimeout,
