@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 
 /** @typedef {{ url: string, alive: () => boolean }} Target */
-/** @typedef {{ acknowledged: number, lost: string[], refused: number, slow: number[] }} ChaosReport */
+/** @typedef {{ acknowledged: number, lost: string[], refused: number, slow: number[], silence: number }} ChaosReport `silence`: the longest time in which nobody's write was acknowledged, ms */
 
 const HEADERS = { 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' };
 /** A server says for so long what it last knew of its database, ms. */
@@ -31,10 +31,15 @@ async function signUp(url) {
   return String(cookie).split(';')[0] ?? '';
 }
 
+/** The longest time in which nothing happened, ms. @param {readonly number[]} times in their order */
+const longestSilence = (times) => Math.max(0, ...times.slice(1).map((time, i) => time - (times[i] ?? time)));
+
 /** Writes scoops for as long as it goes on; what was acknowledged has to be there at the end. */
 class Writer {
   /** @type {Map<string, string>} */
   acknowledged = new Map();
+  /** When writes were acknowledged, ms. @type {number[]} */
+  times = [];
   refused = 0;
   over = false;
 
@@ -56,8 +61,10 @@ class Writer {
           { name, volume: 300, version: 0 },
           this.cookie,
         );
-        if (status === 200) this.acknowledged.set(id, name);
-        else this.refused++;
+        if (status === 200) {
+          this.acknowledged.set(id, name);
+          this.times.push(performance.now());
+        } else this.refused++;
       } catch {
         // The server died under the request: whether it was kept is not known, and nobody was told that it was.
         this.refused++;
@@ -71,11 +78,11 @@ class Writer {
   }
 }
 
-/** Until a server is ready, ms; undefined where it is not in time. @param {string} url */
-async function recovery(url) {
+/** Until a server is ready, ms; undefined where it is not in time. @param {string} url @param {number} within ms */
+async function recovery(url, within) {
   const start = performance.now();
   await wait(REMEMBERS);
-  while (performance.now() - start < RECOVERS) {
+  while (performance.now() - start < within) {
     try {
       const { status } = await ask(url, 'GET', 'health');
       if (status === 200) return performance.now() - start;
@@ -89,10 +96,10 @@ async function recovery(url) {
 
 /**
  * Kills parts of a running Dew Pot while clients write, and checks that each write that was acknowledged is there.
- * @param {{ targets: readonly Target[], blows: readonly { name: string, strike: () => Promise<void> }[], rounds: number, tell?: (text: string) => void }} options
+ * @param {{ targets: readonly Target[], blows: readonly { name: string, strike: () => Promise<void> }[], rounds: number, tell?: (text: string) => void, every?: number, within?: number }} options `tell` is told of every so many rounds; a server has to be healthy again `within` so long, ms
  * @returns {Promise<ChaosReport>}
  */
-export async function chaos({ targets, blows, rounds, tell = () => undefined }) {
+export async function chaos({ targets, blows, rounds, tell = () => undefined, every = 10, within = RECOVERS }) {
   const [first] = targets;
   if (!first) throw new Error('Chaos wants a server.');
   const cookie = await signUp(first.url);
@@ -107,12 +114,12 @@ export async function chaos({ targets, blows, rounds, tell = () => undefined }) 
     await wait(100 + ((round * 37) % 200));
     await blow?.strike();
     for (const { url } of targets) {
-      const took = await recovery(url);
+      const took = await recovery(url, within);
       if (took === undefined)
-        lost.push(`${blow?.name}, round ${round}: ${url} was not healthy within ${RECOVERS / 1000} s`);
+        lost.push(`${blow?.name}, round ${round}: ${url} was not healthy within ${within / 1000} s`);
       else slow.push(took);
     }
-    if (round % 10 === 9)
+    if (round % every === every - 1)
       tell(`${round + 1} of ${rounds}: slowest recovery ${(Math.max(...slow) / 1000).toFixed(1)} s`);
   }
   writers.forEach((writer) => writer.stop());
@@ -127,5 +134,6 @@ export async function chaos({ targets, blows, rounds, tell = () => undefined }) 
     refused: writers.reduce((sum, { refused }) => sum + refused, 0),
     lost,
     slow,
+    silence: longestSilence(writers.flatMap(({ times }) => times).sort((a, b) => a - b)),
   };
 }

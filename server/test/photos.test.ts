@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import type { CastPictureView, PhotoRoom, PhotoSize } from '@dewpot/contract';
 import { HOUR } from '@dewpot/core/units';
 import { ownerOptions } from '../src/db/connection.js';
+import { migrations } from '../src/db/migrations/index.js';
 import { Photos1798500000000 } from '../src/db/migrations/34-photos.js';
 import { PhotoSizes } from '../src/pictures/photo-sizes.service.js';
 import { DataSource } from 'typeorm';
@@ -123,8 +124,8 @@ it('photos of an older database are kept once each, and are what they were', asy
   const kept = 'SELECT large FROM photos JOIN mould_pictures p ON p.photo = sum';
   expect(await after.query(kept)).toEqual([{ large: image }, { large: image }]);
   expect(await after.query('SELECT count(*)::int AS n FROM photos')).toEqual([{ n: 1 }]);
-  // The revisions of areas, then the photos.
-  for (let i = 0; i < 2; i++) await after.undoLastMigration();
+  const later: readonly unknown[] = migrations;
+  for (let i = later.indexOf(Photos1798500000000); i < later.length; i++) await after.undoLastMigration();
   expect(await after.query('SELECT image FROM mould_pictures')).toEqual([{ image }, { image }]);
   await after.destroy();
 });

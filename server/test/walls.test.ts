@@ -13,6 +13,7 @@ import {
   type Harness,
   type Route,
 } from './harness.js';
+import { homelessStatements } from './watched-statements.js';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -169,6 +170,7 @@ describe('row-level security', () => {
     );
     expect(owned).toBe(0);
     expect(await app.query('select * from people')).toEqual([]);
+    expect(homelessStatements()).toEqual(['select * from people']);
     await app.destroy();
   });
 

@@ -4,6 +4,7 @@ import pg from 'pg';
 import { Slots } from '../calculation/slots.js';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { appUrl } from './connection.js';
+import { committed } from './transaction.js';
 import { ProblemError } from '../http/problem-error.js';
 
 /** Such transactions at once, and how long the next ones wait, ms. */
@@ -41,7 +42,7 @@ export class LongTransactions {
       await client.query(`begin ${mode === 'read' ? 'isolation level repeatable read read only' : ''}`);
       await client.query(`select set_config('app.workshop', $1, true), set_config('timezone', 'UTC', true)`, [workshopId ?? '']);
       const answer = await work(client);
-      await client.query('commit');
+      await committed(client, () => client.query('commit'));
       return answer;
     } finally {
       // What was not committed is undone with its connection.

@@ -33,6 +33,8 @@ export class DatabaseHealth implements OnModuleDestroy {
       max: 1,
       connectionTimeoutMillis: PATIENCE,
       query_timeout: PATIENCE,
+      // Later than we: a write that a second host does not take is otherwise said to be done, though it waits there.
+      statement_timeout: 2 * PATIENCE,
     });
     // A line that breaks while nobody asks is made again by who asks next.
     this.line.on('error', () => (this.last = 'away'));
