@@ -64,12 +64,13 @@ class Writer {
         if (status === 200) {
           this.acknowledged.set(id, name);
           this.times.push(performance.now());
-        } else this.refused++;
+          continue;
+        }
       } catch {
         // The server died under the request: whether it was kept is not known, and nobody was told that it was.
-        this.refused++;
-        await wait(20);
       }
+      this.refused++;
+      await wait(20);
     }
   }
 

@@ -28,7 +28,7 @@ const patroniFor = (host, net, folder, password) =>
     .replaceAll(`${SHIPPED}.11:5432`, `${host.address}:5432`)
     .replaceAll(SHIPPED, net)
     .replace('name: one', `name: ${host.name}`)
-    .replace('/var/lib/postgresql/dew-pot', join(folder, 'data'))
+    .replaceAll('/var/lib/postgresql/dew-pot', join(folder, 'data'))
     .replace('/usr/lib/postgresql/15/bin', ensurePostgres())
     .replaceAll('choose-one', password);
 
@@ -78,10 +78,12 @@ export async function startDatabaseCluster() {
   const port = await freePort();
   writeFileSync(join(parent, 'haproxy.cfg'), shipped('haproxy-database.cfg').replaceAll(SHIPPED, net).replace('127.0.0.1:5432', `127.0.0.1:${port}`)); // prettier-ignore
   const proxy = spawn('/usr/sbin/haproxy', ['-f', join(parent, 'haproxy.cfg'), '-db'], { stdio: 'ignore' });
+  let failed = false;
   const stop = () => {
     proxy.kill('SIGKILL');
     remove();
-    rmSync(parent, { recursive: true, force: true });
+    // Where they did not come back, their logs say why.
+    if (!failed) rmSync(parent, { recursive: true, force: true });
   };
 
   /** Waits until one leads, one has all that is acknowledged, and the third follows. */
@@ -93,6 +95,7 @@ export async function startDatabaseCluster() {
       if (roles.length === NAMES.length && roles.includes('leader') && roles.includes('sync_standby')) return;
       await wait(250);
     }
+    failed = true;
     throw new Stop(`The three hosts were not whole within ${WHOLE / 1000} s. Their logs are in ${parent}.`);
   };
   const leader = async () => {

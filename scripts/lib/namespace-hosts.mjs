@@ -8,6 +8,9 @@ import { openSync } from 'node:fs';
  * @typedef {{ name: string, address: string, run: (log: string, command: string, args: readonly string[]) => void, cutOff: () => void, join: () => void, kill: () => void }} Host
  */
 
+/** What ends by itself is started again, as the services of a host are. */
+const AGAIN = ['sh', '-c', 'while :; do "$0" "$@"; sleep 1; done'];
+
 const ip = (/** @type {string[]} */ ...args) => execFileSync('ip', args, { stdio: ['ignore', 'pipe', 'pipe'] });
 
 /** Why no hosts can be made here; undefined where they can. */
@@ -34,7 +37,7 @@ function makeHost(prefix, bridge, name, address, n) {
     address,
     run: (log, command, args) => {
       const out = openSync(log, 'a');
-      spawn('ip', ['netns', 'exec', space, 'runuser', '-u', 'postgres', '--', command, ...args], {
+      spawn('ip', ['netns', 'exec', space, 'runuser', '-u', 'postgres', '--', ...AGAIN, command, ...args], {
         cwd: '/',
         stdio: ['ignore', out, out],
         detached: true,
