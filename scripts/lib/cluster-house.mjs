@@ -53,7 +53,7 @@ export async function startClusterHouse() {
   return {
     targets: houses.map(({ url }) => ({ url, alive: () => true })),
     blows: [
-      { name: 'the leader killed', strike: strike((host) => (host.kill(), () => cluster.start(host))) },
+      { name: 'the leader lost', strike: strike((host) => (host.kill(), () => cluster.replace(host))) },
       { name: 'the leader cut off', strike: strike((host) => (host.cutOff(), () => host.join())) },
     ],
     stop,
