@@ -17,15 +17,15 @@ import type {
   TintsView,
   TintView,
 } from '@dewpot/contract';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import { nameCastWrites } from '../src/api/cast-writes';
 import { nameRunWrites } from '../src/api/run-writes';
-import { retryWrite } from '../src/api/query-client';
 import type { Palette } from '../src/api/tints';
 import { Reads } from '../src/ui/say';
+import { openClient } from './open-client';
 import { cast, HOUR, NOW, potShape, session } from './stand-ins';
 
 export interface Sent {
@@ -269,9 +269,7 @@ export function renderScreen(
   who = session,
   prepare: (client: QueryClient) => void = () => undefined,
 ) {
-  const client = new QueryClient({
-    defaultOptions: { queries: { retry: false }, mutations: { retry: retryWrite, retryDelay: 200 } },
-  });
+  const client = openClient();
   nameCastWrites(client);
   nameRunWrites(client);
   client.setQueryData(['session'], who);

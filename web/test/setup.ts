@@ -4,11 +4,13 @@ import { catalogues } from '@dewpot/locales/all';
 import { afterEach, vi } from 'vitest';
 import { keepCatalogue } from '../src/ui/catalogues';
 import { kept } from './kept';
+import { endScreens } from './open-screens';
 
-afterEach(() => {
+afterEach(async () => {
   cleanup();
   kept.clear();
   vi.unstubAllGlobals();
+  await endScreens();
 });
 
 // A slow machine may take its time to draw; what holds does not depend on it.
