@@ -27,7 +27,7 @@ async function ask(url, path, { cookie, body, method = body ? 'POST' : 'GET' } =
 }
 
 /** Someone with a workshop of their own; answers the cookie of their session. @param {string} url */
-async function someone(url) {
+export async function someone(url) {
   const account = { email: `${randomUUID()}@example.org`, passphrase: 'a long passphrase' };
   await ask(url, 'workshops', { body: { workshop: 'Busy', name: 'Ada', ...account } });
   const { headers } = await fetch(`${url}/api/session`, {

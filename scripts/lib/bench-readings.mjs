@@ -1,6 +1,7 @@
 // @ts-check
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
+import { someone } from './bench-load.mjs';
 import { asking } from './load-people.mjs';
 
 /** @typedef {import('./bench-pours.mjs').Note} Note */
@@ -10,11 +11,9 @@ const LOGGERS_EACH = 10;
 const READINGS = 5_000;
 const EVERY = 600_000;
 
-/** Places of a new workshop that take readings. @param {ReturnType<typeof asking>['ask']} ask */
-async function loggersOf(ask) {
-  const account = { email: `${randomUUID()}@example.org`, passphrase: 'a long passphrase' };
-  await ask('POST', 'workshops', { data: { workshop: 'Quince Yard', name: 'Ada', ...account } });
-  const { cookie = '' } = await ask('POST', 'session', { data: account });
+/** Places of a new workshop that take readings. @param {string} url @param {ReturnType<typeof asking>['ask']} ask */
+async function loggersOf(url, ask) {
+  const cookie = await someone(url);
   const loggers = Array.from({ length: LOGGERS_EACH }, (_, i) => ({ cookie, id: randomUUID(), name: `Shed ${i}` }));
   for (const { id, name } of loggers)
     await ask('PUT', `places/${id}`, { cookie, data: { name, kind: 'shed', source: 'files', version: 0 } });
@@ -51,7 +50,7 @@ async function bareRate(database) {
 export async function loggersAtOnce(note, url, database) {
   const { ask, close } = asking(url);
   const loggers = [];
-  for (let i = 0; i < WORKSHOPS; i++) loggers.push(...(await loggersOf(ask)));
+  for (let i = 0; i < WORKSHOPS; i++) loggers.push(...(await loggersOf(url, ask)));
   const data = { readings: readingsBefore(Date.now()) };
   const begun = performance.now();
   const answers = await Promise.all(loggers.map(({ id, cookie }) => ask('POST', `places/${id}/readings`, { cookie, data }))); // prettier-ignore

@@ -79,11 +79,11 @@ class Writer {
   }
 }
 
-/** Until a server is ready, ms; undefined where it is not in time. @param {string} url @param {number} within ms */
-async function recovery(url, within) {
+/** Until a server is ready, ms; undefined where it is not in time. @param {string} url */
+async function recovery(url) {
   const start = performance.now();
   await wait(REMEMBERS);
-  while (performance.now() - start < within) {
+  while (performance.now() - start < RECOVERS) {
     try {
       const { status } = await ask(url, 'GET', 'health');
       if (status === 200) return performance.now() - start;
@@ -97,10 +97,10 @@ async function recovery(url, within) {
 
 /**
  * Kills parts of a running Dew Pot while clients write, and checks that each write that was acknowledged is there.
- * @param {{ targets: readonly Target[], blows: readonly { name: string, strike: () => Promise<void> }[], rounds: number, tell?: (text: string) => void, every?: number, within?: number }} options `tell` is told of every so many rounds; a server has to be healthy again `within` so long, ms
+ * @param {{ targets: readonly Target[], blows: readonly { name: string, strike: () => Promise<void> }[], rounds: number, tell?: (text: string) => void, every?: number }} options `tell` is told of every so many rounds
  * @returns {Promise<ChaosReport>}
  */
-export async function chaos({ targets, blows, rounds, tell = () => undefined, every = 10, within = RECOVERS }) {
+export async function chaos({ targets, blows, rounds, tell = () => undefined, every = 10 }) {
   const [first] = targets;
   if (!first) throw new Error('Chaos wants a server.');
   const cookie = await signUp(first.url);
@@ -115,9 +115,9 @@ export async function chaos({ targets, blows, rounds, tell = () => undefined, ev
     await wait(100 + ((round * 37) % 200));
     await blow?.strike();
     for (const { url } of targets) {
-      const took = await recovery(url, within);
+      const took = await recovery(url);
       if (took === undefined)
-        lost.push(`${blow?.name}, round ${round}: ${url} was not healthy within ${within / 1000} s`);
+        lost.push(`${blow?.name}, round ${round}: ${url} was not healthy within ${RECOVERS / 1000} s`);
       else slow.push(took);
     }
     if (round % every === every - 1)

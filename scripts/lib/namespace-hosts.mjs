@@ -47,18 +47,17 @@ function makeHost(prefix, bridge, name, address, n) {
     cutOff: () => void ip('link', 'set', cable, 'down'),
     join: () => void ip('link', 'set', cable, 'up'),
     kill: () => {
-      for (const pid of String(ip('netns', 'pids', space))
+      const pids = String(ip('netns', 'pids', space))
         .split('\n')
-        .filter(Boolean)) {
-        // One ends with another that was killed before it.
-        spawnSync('kill', ['-9', pid]);
-      }
+        .filter(Boolean);
+      // One ends with another that was killed before it.
+      if (pids.length > 0) spawnSync('kill', ['-9', ...pids]);
     },
   };
 }
 
 /**
- * Hosts on a network of their own, which this machine reaches at `gateway`.
+ * Hosts on a network of their own, `net`, in which this machine has the address 1.
  * @param {readonly string[]} names
  */
 export function makeHosts(names) {

@@ -35,9 +35,10 @@ describe('a statement of the application', () => {
   });
 });
 
+const sql = readFileSync(new URL('../../deploy/distribute.sql', import.meta.url), 'utf8');
+
 /** What the script does with each table, by its name. */
 function distribution(): Record<'spread' | 'everywhere' | 'unbound', string[]> {
-  const sql = readFileSync(new URL('../../deploy/distribute.sql', import.meta.url), 'utf8');
   const named = (pattern: RegExp) => [...sql.matchAll(pattern)].map(([, name]) => name!).sort();
   return {
     spread: named(/create_distributed_table\('([\w.]+)', '(?:workshop_id|id)'/g),
@@ -51,11 +52,11 @@ describe('the script that spreads the tables over machines', () => {
     SELECT n.nspname || '.' || c.relname AS name FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
     WHERE n.nspname IN ('public', 'door') AND c.relkind IN ('r', 'p') AND NOT c.relispartition AND
       (c.relname = 'workshops' OR EXISTS (SELECT 1 FROM pg_attribute a WHERE a.attrelid = c.oid AND a.attname = 'workshop_id'))`;
-  const names = async (sql: string) => (await owner.query<{ name: string }>(sql)).rows.map(({ name }) => name).sort();
+  const names = async (question: string) =>
+    (await owner.query<{ name: string }>(question)).rows.map(({ name }) => name).sort();
 
   it('names every table of workshops once, by its workshop, beside one another', async () => {
     expect(distribution().spread).toEqual(await names(ofWorkshops));
-    const sql = readFileSync(new URL('../../deploy/distribute.sql', import.meta.url), 'utf8');
     const beside = sql.match(/colocate_with => 'public\.workshops'/g) ?? [];
     expect(beside).toHaveLength(distribution().spread.length - 1);
   });

@@ -22,8 +22,12 @@ afterAll(() => harness.close());
 
 const months = (on = harness) => on.app.get(ReadingMonthsService);
 const send = (id: string, readings: object[], by = agent) => by.post(`/api/places/${id}/readings`).send({ readings });
-const read = async (id: string, from: number, to: number, by = agent) =>
-  ((await by.get(`/api/places/${id}/ambient?from=${from}&to=${to}`).expect(200)).body as PlaceAmbient).recorded;
+const read = async (id: string, from: number, to: number) =>
+  ((await agent.get(`/api/places/${id}/ambient?from=${from}&to=${to}`).expect(200)).body as PlaceAmbient).recorded;
+
+const placesTag = async () => (await agent.get('/api/places').expect(200)).headers.etag as string;
+/** The table of a month. */
+const tableOf = (at: number) => `ambient_readings_${new Date(at).toISOString().slice(0, 7).replace('-', '_')}`;
 
 async function openPlace(by = agent): Promise<string> {
   const id = uuid();
@@ -47,19 +51,18 @@ describe('a place', () => {
       const [row] = await owner.query('select latest_reading::float8 as latest from places where id = $1', [id]);
       return (row as { latest: number | null }).latest;
     };
-    const tag = async () => (await agent.get('/api/places').expect(200)).headers.etag as string;
     try {
       expect(await known()).toBeNull();
-      const tags = [await tag()];
+      const tags = [await placesTag()];
       await send(id, tenMinutes(now - 2 * DAY, 2)).expect(200);
       expect(await known()).toBe(now - 2 * DAY + 110 * MINUTE);
-      tags.push(await tag());
+      tags.push(await placesTag());
       await send(id, tenMinutes(now - 4 * DAY, 2)).expect(200);
       expect(await known()).toBe(now - 2 * DAY + 110 * MINUTE);
-      tags.push(await tag());
+      tags.push(await placesTag());
       await owner.query('delete from ambient_readings where place_id = $1 and at > $2', [id, now - 3 * DAY]);
       expect(await known()).toBe(now - 4 * DAY + 110 * MINUTE);
-      tags.push(await tag());
+      tags.push(await placesTag());
       expect(new Set(tags).size).toBe(4);
     } finally {
       await owner.destroy();
@@ -111,8 +114,7 @@ describe('months of readings', () => {
     expect(await read(id, old, old + DAY)).toHaveLength(8);
     await other.get(`/api/places/${id}/ambient?from=${old}&to=${old + DAY}`).expect(404);
     const app = harness.app.get(DataSource);
-    const part = `ambient_readings_${new Date(old).toISOString().slice(0, 7).replace('-', '_')}`;
-    expect(await app.query(`select count(*)::int as seen from ${part}`)).toEqual([{ seen: 0 }]);
+    expect(await app.query(`select count(*)::int as seen from ${tableOf(old)}`)).toEqual([{ seen: 0 }]);
   });
 
   it('are packed once by two servers, while readings of them come and are read', async () => {
@@ -143,16 +145,16 @@ describe('months of readings', () => {
     const id = await openPlace();
     const old = monthsAgo(KEPT + 8);
     await send(id, tenMinutes(old, 24)).expect(200);
-    const tag = async () => (await agent.get('/api/places').expect(200)).headers.etag as string;
-    const before = await tag();
+    const before = await placesTag();
     await months().pack(now);
-    expect(await tag()).not.toBe(before);
+    expect(await placesTag()).not.toBe(before);
   });
 
   it('to come have their tables before anybody needs them', async () => {
     const there = async (month: number) => {
-      const name = `ambient_readings_${new Date(month).toISOString().slice(0, 7).replace('-', '_')}`;
-      const [row] = await harness.app.get(DataSource).query('select to_regclass($1) is not null as there', [name]);
+      const [row] = await harness.app
+        .get(DataSource)
+        .query('select to_regclass($1) is not null as there', [tableOf(month)]);
       return (row as { there: boolean }).there;
     };
     await months().makeAhead(now);

@@ -1,9 +1,10 @@
-import { DAY, HOUR, SECOND } from '@dewpot/core/units';
+import { HOUR, SECOND } from '@dewpot/core/units';
 import { Inject, Injectable } from '@nestjs/common';
 import { DataSource } from 'typeorm';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { LongTransactions } from '../db/long-transactions.js';
 import { Rounds } from '../jobs/rounds.js';
+import { makeMonths, monthOf } from './reading-months.js';
 
 /** Every reading is kept for so many months, where the server is told nothing else. */
 const USUALLY_KEPT = 24;
@@ -11,12 +12,6 @@ const USUALLY_KEPT = 24;
 const AHEAD = 2;
 /** Months that are packed in one round at most. */
 const MOST_PACKED = 24;
-
-/** The first moment of a month, so many after that of `now`, ms. */
-const monthFrom = (now: number, months: number) => {
-  const date = new Date(now);
-  return Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + months);
-};
 
 /** The months in which readings lie: made ahead, and packed to the mean of each hour when they are long past. */
 @Injectable()
@@ -38,15 +33,17 @@ export class ReadingMonthsService {
 
   /** Makes the months that come after that of `now`, ms. */
   async makeAhead(now: number): Promise<void> {
-    for (let month = 0; month <= AHEAD; month++)
-      await this.source.query('select ambient_month($1)', [monthFrom(now, month) + DAY]);
+    await makeMonths(
+      this.source,
+      Array.from({ length: AHEAD + 1 }, (_, after) => monthOf(now, after)),
+    );
   }
 
   /** Packs the months that are over for longer than every reading is kept. Answers which, the oldest first. */
   async pack(now: number): Promise<string[]> {
     const packed: string[] = [];
     while (packed.length < MOST_PACKED) {
-      const month = await this.packNext(monthFrom(now, -this.kept));
+      const month = await this.packNext(monthOf(now, -this.kept));
       if (month === null) break;
       packed.push(month);
     }

@@ -7,18 +7,13 @@ import { v7 as uuid } from 'uuid';
 import { AmbientAsideEntity, PlaceEntity } from './ambient.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { makeMonths, monthOf } from './reading-months.js';
 
 /** Of readings that were set aside, so many are kept of each place. */
 const MOST_ASIDE = 200;
 
 /** What is told to whoever hears of a place's air. */
 export const ambientTopic = (workshopId: string) => `ambient ${workshopId}`;
-
-/** The first moment of a reading's month, ms. */
-function monthOf(at: number): number {
-  const date = new Date(at);
-  return Date.UTC(date.getUTCFullYear(), date.getUTCMonth());
-}
 
 interface ReadingRow {
   readonly at: string;
@@ -92,7 +87,7 @@ export class ReadingsService {
   /** Puts readings in; answers how many were not there yet, and the oldest of those, ms. */
   private async insert(placeId: string, readings: readonly AmbientReading[]) {
     if (readings.length === 0) return { added: 0, oldest: Infinity };
-    await this.makeMonths(readings);
+    await makeMonths(this.rows.manager, [...new Set(readings.map(({ at }) => monthOf(at)))]);
     const [row]: { added: number; oldest: string | null }[] = await this.rows.manager.query(
       `with added as (
          insert into ambient_readings (workshop_id, place_id, at, temperature, humidity, wind)
@@ -110,12 +105,6 @@ export class ReadingsService {
     );
     const { added, oldest } = defined(row);
     return { added, oldest: oldest === null ? Infinity : Number(oldest) };
-  }
-
-  /** Makes the tables of months of which these are the first readings. */
-  private async makeMonths(readings: readonly AmbientReading[]): Promise<void> {
-    const months = [...new Set(readings.map(({ at }) => monthOf(at)))];
-    await this.rows.manager.query('select ambient_month(month) from unnest($1::bigint[]) as month', [months]);
   }
 
   /** Of readings whose time was taken: those that say something else than what is there. */

@@ -62,9 +62,11 @@ function proofBy(figures: ReadonlyMap<string, Figure>): FigureList['proven'] {
 const known = new WeakMap<Class, readonly FigureList[]>();
 
 function listsOf(of: Class): readonly FigureList[] {
-  const found = known.get(of) ?? findLists(of);
-  known.set(of, found);
-  return found;
+  const found = known.get(of);
+  if (found) return found;
+  const lists = findLists(of);
+  known.set(of, lists);
+  return lists;
 }
 
 function findLists(of: Class): FigureList[] {
