@@ -168,10 +168,8 @@ export default tseslint.config(
   {
     files: ['**/*.{ts,tsx}'],
     languageOptions: {
-      parserOptions: {
-        projectService: { allowDefaultProject: ['vitest.config.ts', 'server/vite.config.ts', 'demo/vite.config.ts'] },
-        tsconfigRootDir: import.meta.dirname,
-      },
+      // One program of all packages: what they share is read and its types are found once.
+      parserOptions: { project: 'tsconfig.lint.json', tsconfigRootDir: import.meta.dirname },
     },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',

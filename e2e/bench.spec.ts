@@ -99,46 +99,50 @@ test('three moulds in two tints with bands are run to the end with the simulated
   await expect.poll(async () => (await runOf(page, id)).filter(({ kind }) => kind === 'tried').length).toBe(1);
 });
 
-test('on a phone the run goes on through a lost connection and a reload, and every step arrives once and in order', async ({
-  page,
-  context,
-}) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await beginWorkshop(page);
-  await pourPots(page.request, 2, 30);
-  const [before] = (await wholePours(page.request)) as PourView[];
-  const id = uuid();
-  await page.request.put(`/api/pours/${id}`, { ...AS_PAGES, data: { ...before!.input, version: 0 } });
-  await page.request.post(`/api/pours/${id}/start`, AS_PAGES);
-  await page.goto(`/pours/${id}/bench`);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await onward(page).click();
-  await expect(title(page)).not.toHaveText('Lay out and check');
-  await expect.poll(async () => (await runOf(page, id)).length).toBe(2);
-  // What was read is kept in the browser a moment later.
-  await expect
-    .poll(() => keptInBrowser(page, 'dew-pot', ['"run"', '"kind":"begin"', `"id":"${id}","number"`]))
-    .toBe(true);
-  await context.setOffline(true);
-  const at = await title(page).textContent();
-  await onward(page).click();
-  await expect(title(page)).not.toHaveText(at!);
-  await expect(page.getByText(/unsent/)).toBeVisible();
-  const there = (await title(page).textContent())!;
-  // So is a step that waits: a page that is gone before the disk has it loses it.
-  await expect.poll(() => keptInBrowser(page, 'dew-pot-writes', [id, '"kind":"begin"'])).toBe(true);
-  await page.reload();
-  await expect(title(page)).toHaveText(there);
-  await expect(page.getByText(/unsent/)).toBeVisible();
-  await onward(page).click();
-  await expect(title(page)).not.toHaveText(there);
-  await context.setOffline(false);
-  await expect(page.getByText(/unsent/)).toHaveCount(0);
-  const events = await runOf(page, id);
-  expect(events.map(({ kind }) => kind)).toEqual(['done', 'begin', 'done', 'begin', 'done', 'begin']);
-  expect(new Set(events.map((event) => event.id)).size).toBe(6);
-  const times = events.map((event) => event.at);
-  expect(times).toEqual([...times].sort((a, b) => a - b));
+test.describe('without a connection', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('on a phone the run goes on through a lost connection and a reload, and every step arrives once and in order', async ({
+    page,
+    context,
+  }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await beginWorkshop(page);
+    await pourPots(page.request, 2, 30);
+    const [before] = (await wholePours(page.request)) as PourView[];
+    const id = uuid();
+    await page.request.put(`/api/pours/${id}`, { ...AS_PAGES, data: { ...before!.input, version: 0 } });
+    await page.request.post(`/api/pours/${id}/start`, AS_PAGES);
+    await page.goto(`/pours/${id}/bench`);
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await onward(page).click();
+    await expect(title(page)).not.toHaveText('Lay out and check');
+    await expect.poll(async () => (await runOf(page, id)).length).toBe(2);
+    // What was read is kept in the browser a moment later.
+    await expect
+      .poll(() => keptInBrowser(page, 'dew-pot', ['"run"', '"kind":"begin"', `"id":"${id}","number"`]))
+      .toBe(true);
+    await context.setOffline(true);
+    const at = await title(page).textContent();
+    await onward(page).click();
+    await expect(title(page)).not.toHaveText(at!);
+    await expect(page.getByText(/unsent/)).toBeVisible();
+    const there = (await title(page).textContent())!;
+    // So is a step that waits: a page that is gone before the disk has it loses it.
+    await expect.poll(() => keptInBrowser(page, 'dew-pot-writes', [id, '"kind":"begin"'])).toBe(true);
+    await page.reload();
+    await expect(title(page)).toHaveText(there);
+    await expect(page.getByText(/unsent/)).toBeVisible();
+    await onward(page).click();
+    await expect(title(page)).not.toHaveText(there);
+    await context.setOffline(false);
+    await expect(page.getByText(/unsent/)).toHaveCount(0);
+    const events = await runOf(page, id);
+    expect(events.map(({ kind }) => kind)).toEqual(['done', 'begin', 'done', 'begin', 'done', 'begin']);
+    expect(new Set(events.map((event) => event.id)).size).toBe(6);
+    const times = events.map((event) => event.at);
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+  });
 });
 
 test('letters are set in a stepping round, printed as a template, and lie mirrored at the bench on two devices', async ({

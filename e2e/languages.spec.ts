@@ -9,8 +9,6 @@ import { plainEnglish, readPseudo } from './pseudo.js';
 const speaker = (language: 'en' | 'es', system: 'metric' | 'us' = 'metric'): Speaker =>
   makeSpeaker({ language, system, currency: 'EUR' }, lookupIn(language));
 
-test.use({ serviceWorkers: 'block' });
-
 /** Enters the demo by the first control of its door, whatever that says. */
 async function enter(page: Page): Promise<void> {
   await page.goto('/');

@@ -11,7 +11,7 @@ test('a helper comes in by a link on their phone, demoulds at once, and changes 
   await expect(page.getByRole('img', { name: 'The link as a QR code' })).toBeVisible();
   const link = await page.getByLabel(/^Give them this link/).inputValue();
 
-  const phone = await browser.newPage({ baseURL: address, viewport: PHONE, serviceWorkers: 'block' });
+  const phone = await browser.newPage({ baseURL: address, viewport: PHONE });
   await phone.goto(link);
   await expect(phone.getByText(/^Ada invites you as a helper/)).toBeVisible();
   expect(await violations(phone)).toEqual([]);
@@ -30,7 +30,7 @@ test('a helper comes in by a link on their phone, demoulds at once, and changes 
   const refused = await phone.request.put(`/api/scoops/${crypto.randomUUID()}`, { ...AS_PAGES, data });
   expect(refused.status()).toBe(403);
 
-  const late = await browser.newPage({ baseURL: address, serviceWorkers: 'block' });
+  const late = await browser.newPage({ baseURL: address });
   await late.goto(link);
   await expect(late.getByRole('alert')).toContainText('It was taken up already');
   await page.reload();
@@ -49,7 +49,7 @@ test('one account has a passkey, which opens the door, and a second workshop, wh
   address,
 }) => {
   // Browsers have passkeys at an address with a name.
-  const page = await browser.newPage({ baseURL: address.replace('127.0.0.1', 'localhost'), serviceWorkers: 'block' });
+  const page = await browser.newPage({ baseURL: address.replace('127.0.0.1', 'localhost') });
   const authenticator = await page.context().newCDPSession(page);
   await authenticator.send('WebAuthn.enable');
   const options = { protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true, isUserVerified: true } as const; // prettier-ignore

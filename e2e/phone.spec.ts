@@ -11,7 +11,8 @@ const typesOf = ({ events }: CastDetail) => events.map(({ type }) => type);
 async function tobiasPhone(page: Page, browser: Browser, address: string): Promise<Page> {
   const invited = await page.request.post('/api/invitations', { ...AS_PAGES, data: { role: 'caster', days: 7 } });
   const { token } = (await invited.json()) as { token: string };
-  const phone = await (await browser.newContext({ baseURL: address, viewport: PHONE, isMobile: true, hasTouch: true })).newPage(); // prettier-ignore
+  const likePhone = { viewport: PHONE, isMobile: true, hasTouch: true, serviceWorkers: 'allow' } as const;
+  const phone = await (await browser.newContext({ baseURL: address, ...likePhone })).newPage();
   const data = { token, name: 'Tobias', email: `${crypto.randomUUID()}@example.org`, passphrase: 'a long passphrase' };
   expect((await phone.request.post('/api/invitations/take', { ...AS_PAGES, data })).ok()).toBe(true);
   return phone;

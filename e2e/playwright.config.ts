@@ -37,6 +37,8 @@ export default defineConfig({
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
+    // It puts the whole application by in each new browser. Journeys without a connection allow it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [...lean, ...(root ? ['--no-sandbox'] : [])],

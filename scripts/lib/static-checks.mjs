@@ -3,29 +3,31 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
 
+/** @typedef {{ name: string, programs: string[][] }} Check */
+
 /** What a program keeps to be faster the next time. @param {string} name */
 const cache = (name) => ['--cache', '--cache-location', `.cache/${name}`];
 
 /**
- * Checks that run nothing of ours, each as programs of node_modules with their arguments. `first` is what the others read: the packages'
- * declarations. `cached` passes over files that did not change, though what they import may have: good for a quick look only.
- * @param {{ cached: boolean }} options
+ * Checks that run nothing of ours, each as programs of node_modules with their arguments, the longest first. `cached` passes over files that did not
+ * change, though what they import may have: good for a quick look only.
+ * @param {{ cached: boolean }} options @returns {Check[]}
  */
-const staticChecks = ({ cached }) => ({
-  first: { name: 'types of the packages', programs: [['tsc', '-b']] },
-  then: [
-    { name: 'lint', programs: [['eslint', ...(cached ? cache('eslint') : []), '.']] },
-    {
-      name: 'types',
-      programs: ['web', 'e2e', 'tsconfig.scripts.json'].map((project) => ['tsc', '-p', project, '--noEmit']),
-    },
-    {
-      name: 'format',
-      programs: [['prettier', '--check', ...(cached ? cache('prettier') : []), '--log-level', 'warn', '.']],
-    },
-    { name: 'nothing unused, no circles', programs: [['knip', '--no-progress']] },
-  ],
-});
+const staticChecks = ({ cached }) => [
+  { name: 'lint', programs: [['eslint', ...(cached ? cache('eslint') : []), '.']] },
+  {
+    name: 'types',
+    programs: [
+      ['tsc', '-b'],
+      ...['web', 'e2e', 'tsconfig.scripts.json'].map((project) => ['tsc', '-p', project, '--noEmit']),
+    ],
+  },
+  {
+    name: 'format',
+    programs: [['prettier', '--check', ...(cached ? cache('prettier') : []), '--log-level', 'warn', '.']],
+  },
+  { name: 'nothing unused, no circles', programs: [['knip', '--no-progress']] },
+];
 
 /** Runs a program of node_modules; answers whether it went well, and what it said. @param {string[]} command @returns {Promise<{ well: boolean, said: string }>} */
 function runTool([program = '', ...args]) {
@@ -37,8 +39,6 @@ function runTool([program = '', ...args]) {
     running.on('close', (code) => resolve({ well: code === 0, said }));
   });
 }
-
-/** @typedef {{ name: string, programs: string[][] }} Check */
 
 /** Runs the programs of a check one after another. @param {Check} check */
 async function runCheck({ name, programs }) {
@@ -52,7 +52,6 @@ async function runCheck({ name, programs }) {
  * @param {{ cached: boolean }} options @param {(text: string) => void} say
  */
 export async function runStaticChecks(options, say) {
-  const { first, then } = staticChecks(options);
   /** @type {{ name: string, well: boolean }[]} */
   const results = [];
   /** @param {Check} check */
@@ -62,8 +61,7 @@ export async function runStaticChecks(options, say) {
     if (!well) say(`${name} failed.`);
     results.push({ name, well });
   };
-  await run(first);
-  const waiting = [...then];
+  const waiting = staticChecks(options);
   const lane = async () => {
     for (let check = waiting.shift(); check; check = waiting.shift()) await run(check);
   };
