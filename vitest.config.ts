@@ -46,6 +46,7 @@ export default defineConfig({
           server: { deps: { inline: own } },
           isolate: false,
           testTimeout: raceTimeout,
+          maxWorkers: availableParallelism() + 1,
           hookTimeout: 120_000,
         },
       },

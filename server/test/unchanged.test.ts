@@ -1,7 +1,7 @@
 import { Client } from 'pg';
 import { DataSource, type Logger } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi, type MockInstance } from 'vitest';
 import {
   letIn,
   me,
@@ -107,6 +107,13 @@ describe('the state of a workshop', () => {
 });
 
 describe('an answer that has not changed', () => {
+  // An answer is another one in the next minute: none begins between two of these.
+  let clock: MockInstance<() => number>;
+  beforeEach(() => {
+    clock = vi.spyOn(Date, 'now').mockReturnValue(Date.now());
+  });
+  afterEach(() => clock.mockRestore());
+
   it('is not sent again until something of it changes, to nobody but whom it was sent to', async () => {
     const agent = await newWorkshop(harness);
     const { casts } = await pouredPots(agent, Date.now() - 20 * HOUR);
@@ -131,13 +138,8 @@ describe('an answer that has not changed', () => {
     const agent = await newWorkshop(harness);
     const { etag } = (await agent.get('/api/casts/shelf').expect(200)).headers;
     await again(agent, '/api/casts/shelf', etag).set('Accept-Language', 'es').expect(200);
-    const later = Date.now() + 60_000;
-    const clock = vi.spyOn(Date, 'now').mockReturnValue(later);
-    try {
-      await again(agent, '/api/casts/shelf', etag).expect(200);
-    } finally {
-      clock.mockRestore();
-    }
+    clock.mockReturnValue(Date.now() + 60_000);
+    await again(agent, '/api/casts/shelf', etag).expect(200);
   });
 
   it('is everybody’s own where it is about them, and another one once they may do less', async () => {
