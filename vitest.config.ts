@@ -7,23 +7,23 @@ const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditio
 /** A race that is run more often than usual may take longer. */
 const raceTimeout = Math.max(120_000, Number(process.env.DEWPOT_RACE_ROUNDS ?? 100) * 1500);
 
+/** Three hosts that wait for two cores: nothing else runs beside them. */
+const TEST_OF_HOSTS = 'server/test/three-hosts.test.ts';
 const TESTS_OF_SCREENS = 'web/src/**/*.test.{ts,tsx}';
 const TESTS_ALONE = 'web/src/**/*.alone.test.{ts,tsx}';
 
-/** Tests of screens wait now and then: with one more of them than there are processors, none of those is idle. */
 const screens = {
   environment: 'jsdom',
   setupFiles: ['web/test/setup.ts'],
   server: { deps: { inline: own } },
   testTimeout: 60_000,
-  maxWorkers: availableParallelism() + 1,
   sequence: { groupOrder: 1 },
 } as const;
 
 export default defineConfig({
   test: {
-    // As many as there are processors: by itself it leaves one idle, which of two is half.
-    maxWorkers: availableParallelism(),
+    // Tests of screens and of the server wait now and then: with one more of them than there are processors, none of those is idle.
+    maxWorkers: availableParallelism() + 1,
     projects: [
       {
         ...shared,
@@ -41,12 +41,12 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['server/test/**/*.test.ts', 'demo/src/**/*.test.ts'],
+          exclude: [TEST_OF_HOSTS],
           globalSetup: ['scripts/lib/vitest-cluster.mjs'],
           setupFiles: ['server/test/watched-statements.ts'],
           server: { deps: { inline: own } },
           isolate: false,
           testTimeout: raceTimeout,
-          maxWorkers: availableParallelism() + 1,
           hookTimeout: 120_000,
         },
       },
@@ -56,6 +56,7 @@ export default defineConfig({
       },
       // What takes another module's place in one file must not stand in it for the next.
       { ...shared, test: { ...screens, name: 'web alone', include: [TESTS_ALONE] } },
+      { test: { name: 'three hosts', include: [TEST_OF_HOSTS], sequence: { groupOrder: 2 } } },
     ],
   },
 });

@@ -1,6 +1,5 @@
 // @ts-check
 import { parseArgs } from 'node:util';
-import { buildStale } from './lib/build.mjs';
 import { chaos } from './lib/chaos.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { run, say, Stop } from './lib/say.mjs';
@@ -9,7 +8,6 @@ import { run, say, Stop } from './lib/say.mjs';
 async function main() {
   ensureNode();
   ensurePackages();
-  buildStale('server');
   const { values } = parseArgs({ options: { rounds: { type: 'string', default: '20' } } });
   const { startClusterHouse, whyNoCluster } = await import('./lib/cluster-house.mjs');
   const why = whyNoCluster();

@@ -1,4 +1,5 @@
 // @ts-check
+import { buildStale } from './build.mjs';
 import { startDatabaseCluster } from './database-cluster.mjs';
 import { wishDebian } from './debian.mjs';
 import { keepRunning } from './keep-running.mjs';
@@ -21,6 +22,7 @@ export function whyNoCluster() {
 
 /** Two servers before a database of three hosts, and blows to the one that leads: killed, or cut off from all others. */
 export async function startClusterHouse() {
+  buildStale('server');
   const cluster = await startDatabaseCluster();
   const limits = { DEWPOT_QUIET: '1', DEWPOT_SIGN_IN_LIMIT: '10000', DEWPOT_REQUEST_LIMIT: '10000000' };
   /** @type {{ url: string, keeper: ReturnType<typeof keepRunning> }[]} */

@@ -38,6 +38,7 @@ const etcdFor = ({ name, address }, hosts, folder) => [
   ...['--listen-peer-urls', `http://${address}:2380`, '--initial-advertise-peer-urls', `http://${address}:2380`],
   ...['--listen-client-urls', `http://${address}:2379`, '--advertise-client-urls', `http://${address}:2379`],
   ...['--initial-cluster', hosts.map((one) => `${one.name}=http://${one.address}:2380`).join()],
+  '--enable-v2',
   // Three hosts of one machine wait for its two cores.
   ...['--heartbeat-interval', '250', '--election-timeout', '2500'],
 ];

@@ -51,6 +51,8 @@ export interface ServerConfig {
   readonly log?: 'text' | 'json';
   /** The port at which this machine is told the server's figures; nowhere where it is left out. */
   readonly metricsPort?: number;
+  /** Where a collector of OpenTelemetry takes traces; nobody is told where it is left out. */
+  readonly traces?: string;
   /** Folder of the built web application; none in development and in tests of the API. */
   readonly web?: string;
 }
@@ -131,6 +133,14 @@ function logFrom({ DEWPOT_LOG: log }: NodeJS.ProcessEnv): Pick<ServerConfig, 'lo
   return { log };
 }
 
+/** Where traces go. @throws Error where it is no address */
+function tracesFrom({ DEWPOT_TRACES: traces }: NodeJS.ProcessEnv): Pick<ServerConfig, 'traces'> {
+  if (!traces) return {};
+  if (!/^https?:\/\//.test(traces) || !URL.canParse(traces))
+    throw new Error(`DEWPOT_TRACES is “${traces}”: write an address such as http://127.0.0.1:4318/v1/traces.`);
+  return { traces };
+}
+
 /** Reads the configuration from the environment. @throws Error where the database's address is missing. */
 export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const ownerUrl = env.DATABASE_URL;
@@ -156,6 +166,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(mail && { mail }),
     ...mqttFrom(env),
     ...logFrom(env),
+    ...tracesFrom(env),
     ...bouncerFrom(env),
     ...(metricsPort && { metricsPort }),
     ...(photoMegabytes && { photoMegabytes }),

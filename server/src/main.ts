@@ -3,22 +3,32 @@ import { DataSource } from 'typeorm';
 import { createServer } from './bootstrap.js';
 import { stopGracefully } from './http/graceful-stop.js';
 import { configFrom } from './config.js';
+import type { BoundedAdapter } from './http/bounded-adapter.js';
 import type { Observer } from './monitoring/answered.js';
 import { telling } from './monitoring/lines.js';
 import { Metrics } from './monitoring/metrics.js';
+import type { Traces } from './monitoring/traces.js';
 
 const config = configFrom(process.env);
 const { logger, observer } = telling(config.log ?? 'text', process.env.DEWPOT_QUIET === '1');
 const observers: Observer[] = [];
 const app = await createServer(config, observers);
 // Whoever started us holds a channel to us: when it dies, we go too, so that the port is free for the next start.
-const stop = () => void stopGracefully(app).then(() => process.exit(0));
+let traces: Traces | undefined;
+const stop = () =>
+  void stopGracefully(app)
+    .then(() => traces?.stop())
+    .finally(() => process.exit(0));
 process.once('disconnect', stop);
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, stop);
 if (config.metricsPort) {
   const metrics = new Metrics(app.get(DataSource));
   observers.push(metrics.observe);
   await metrics.serve(config.metricsPort);
+}
+if (config.traces) {
+  traces = new (await import('./monitoring/traces.js')).Traces(config.traces, app.get(DataSource));
+  (app.getHttpAdapter() as BoundedAdapter).within = traces.within;
 }
 await app.listen(config.port, config.host);
 // From now on each request has its line.

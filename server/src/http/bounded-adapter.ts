@@ -20,6 +20,7 @@ const LIMITS: ServerOptions = {
 const SILENCE = 75_000;
 const MOST_CONNECTIONS = 1_000;
 
+type Within = (request: IncomingMessage, response: ServerResponse, handle: () => void) => void;
 type Early = (request: IncomingMessage, response: ServerResponse) => Promise<boolean>;
 
 /** Express on a server that no slow or silent client can hold for long. */
@@ -30,13 +31,18 @@ export class BoundedAdapter extends ExpressAdapter {
   /** Answers what needs nothing of Express, which is most of the cost of a small answer; says whether it did. */
   early: Early = () => Promise.resolve(false);
 
+  /** Handles a request where something is to be known of all that it leads to. */
+  within: Within = (_request, _response, handle) => handle();
+
   override initHttpServer(): void {
     const express = this.getInstance<RequestListener>();
     const server = createServer(LIMITS, (request, response) => {
       observe(request, response, this.observers);
-      const { 'if-none-match': tag } = request.headers;
-      if (tag === undefined) return void express(request, response);
-      void this.early(request, response).then((answered) => answered || express(request, response));
+      this.within(request, response, () => {
+        const { 'if-none-match': tag } = request.headers;
+        if (tag === undefined) return void express(request, response);
+        void this.early(request, response).then((answered) => answered || express(request, response));
+      });
     });
     server.maxConnections = MOST_CONNECTIONS;
     server.setTimeout(SILENCE);

@@ -26,7 +26,12 @@ interface Passed {
   readonly visitor?: CurrentUser;
 }
 
-const answeredBy = (request: IncomingMessage & Passed, { statusCode }: ServerResponse, since: number): Answered => {
+/** A request with its answer, as far as it got; `since`: when it began, by `performance.now()`. */
+export const answeredBy = (
+  request: IncomingMessage & Passed,
+  { statusCode }: ServerResponse,
+  since: number,
+): Answered => {
   const { visitor, route } = request;
   const [path = ''] = (request.originalUrl ?? request.url ?? '').split('?');
   return {

@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+
+interface Report {
+  readonly acknowledged: number;
+  readonly lost: readonly string[];
+  readonly silence: number;
+}
+interface House {
+  readonly stop: () => Promise<void>;
+}
+interface Scripts {
+  readonly whyNoCluster: () => string | undefined;
+  readonly startClusterHouse: () => Promise<House>;
+  readonly chaos: (options: House & { rounds: number }) => Promise<Report>;
+}
+
+/** A script of `npm run cluster`, which is plain JavaScript. */
+const script = async (name: string) =>
+  (await import(new URL(`../../scripts/lib/${name}.mjs`, import.meta.url).href)) as Partial<Scripts>;
+
+const { whyNoCluster, startClusterHouse, chaos } = { ...(await script('cluster-house')), ...(await script('chaos')) } as Scripts; // prettier-ignore
+const why = whyNoCluster();
+
+/** Where a machine makes no network namespaces, or has no Patroni, this is skipped and said to be. */
+describe.skipIf(why !== undefined)('a database of three hosts', () => {
+  it('loses no write that was acknowledged when the leader is killed and when it is cut off, and answers again within half a minute', async () => {
+    const house = await startClusterHouse();
+    try {
+      const { acknowledged, lost, silence } = await chaos({ ...house, rounds: 2 });
+      expect(lost).toEqual([]);
+      expect(acknowledged).toBeGreaterThan(50);
+      expect(silence).toBeLessThan(30_000);
+    } finally {
+      await house.stop();
+    }
+  }, 600_000);
+});
+
+if (why !== undefined) console.info(`The database of three hosts is skipped: ${why}`);
