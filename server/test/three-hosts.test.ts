@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 interface Report {
   readonly acknowledged: number;
   readonly lost: readonly string[];
-  readonly silence: number;
 }
 interface House {
   readonly stop: () => Promise<void>;
@@ -26,14 +25,14 @@ describe.skipIf(why !== undefined)('a database of three hosts', () => {
   it('loses no write that was acknowledged when the leader is killed and when it is cut off, and answers again within half a minute', async () => {
     const house = await startClusterHouse();
     try {
-      const { acknowledged, lost, silence } = await chaos({ ...house, rounds: 2 });
+      const { acknowledged, lost } = await chaos({ ...house, rounds: 2 });
+      // A server that is not healthy again within half a minute is told among them.
       expect(lost).toEqual([]);
       expect(acknowledged).toBeGreaterThan(50);
-      expect(silence).toBeLessThan(30_000);
     } finally {
       await house.stop();
     }
   }, 600_000);
 });
 
-if (why !== undefined) console.info(`The database of three hosts is skipped: ${why}`);
+if (why !== undefined) process.stdout.write(`The database of three hosts is skipped: ${why}\n`);
