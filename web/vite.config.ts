@@ -98,6 +98,8 @@ export default defineConfig({
   },
   build: {
     target: 'es2022',
+    // Every browser that runs what is built knows how to fetch ahead, or does without.
+    modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
     rollupOptions: { output: { chunkFileNames, codeSplitting: { groups: chunks } } },
   },

@@ -12,14 +12,13 @@ import { Lintel } from './lintel';
 import { ScreenBoundary } from './screen-failure';
 import { NotSetUp } from './not-set-up';
 import { RoleNote } from './role-note';
+import { StationAnswers } from './station-answers';
 import { useTheme } from './theme';
 import { useFirstPiece } from '../ui/first-piece';
 import { useSay } from '../ui/say';
 
 /** Newcomers alone are led. */
 const FirstPiece = lazy(async () => ({ default: (await import('./first-piece')).FirstPiece }));
-/** Not wanted before all else stands. */
-const StationAnswers = lazy(async () => ({ default: (await import('./station-answers')).StationAnswers }));
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../sign-in')).DoorPage }));
 
@@ -61,9 +60,7 @@ export function Frame() {
       {!bench && <Lintel />}
       <Keys />
       <DueNotices />
-      <Suspense>
-        <StationAnswers />
-      </Suspense>
+      <StationAnswers />
       {!bench && <ConnectionNote />}
       {!bench && <RoleNote />}
       {!bench && <NotSetUp />}

@@ -3,6 +3,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { session } from '../../test/stand-ins';
+import './fetch-stations';
 import { StationAnswers } from './station-answers';
 
 beforeEach(() => vi.useFakeTimers());
