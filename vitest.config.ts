@@ -1,4 +1,5 @@
 import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
 const own = [/@dewpot\/(core|locales|contract|server|demo)/];
@@ -15,6 +16,8 @@ const TESTS_ALONE = 'web/src/**/*.alone.test.{ts,tsx}';
 const screens = {
   environment: 'jsdom',
   setupFiles: ['web/test/setup.ts'],
+  // By its name and not by a mock: what a test says last is fetched when the mocks of its file are gone.
+  alias: [{ find: /^\.\/toaster$/, replacement: join(import.meta.dirname, 'web/test/silent-toaster.ts') }],
   server: { deps: { inline: own } },
   testTimeout: 60_000,
   sequence: { groupOrder: 1 },

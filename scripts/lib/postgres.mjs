@@ -174,11 +174,12 @@ async function startServer(
 const FAST = ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'];
 
 /**
- * Starts the private cluster in a folder, making it where it is missing. `throwaway` trades safety for speed: tests only.
- * @param {{ directory: string, throwaway?: boolean }} options
+ * Starts the private cluster in a folder, making it where it is missing. `throwaway` trades safety for speed: tests only. `more`: what else the server
+ * starts with.
+ * @param {{ directory: string, throwaway?: boolean, more?: readonly string[] }} options
  * @returns {Promise<Cluster>}
  */
-export async function startCluster({ directory: wanted, throwaway = false }) {
+export async function startCluster({ directory: wanted, throwaway = false, more = [] }) {
   const bin = ensurePostgres();
   let directory = placeOf(wanted);
   if (!existsSync(join(directory, 'PG_VERSION'))) directory = makeFolder(wanted);
@@ -189,7 +190,7 @@ export async function startCluster({ directory: wanted, throwaway = false }) {
     );
   }
   const password = readFileSync(join(directory, PASSWORD), 'utf8').trim();
-  const settings = throwaway ? FAST : [];
+  const settings = [...(throwaway ? FAST : []), ...more];
   const port = await startServer(bin, directory, settings);
   return {
     directory,

@@ -43,16 +43,16 @@ export async function makeDemoCluster() {
 /**
  * A throwaway Dew Pot on a port of its own, from what is built: for tests, benchmarks and pictures.
  * `kill` ends its server with SIGKILL; `restart` starts another on the same port and database.
- * @param {{ demo: boolean, safe?: boolean, from?: string | undefined }} options `safe` keeps the database's durability, for tests of crashes; `from` is a
- * cluster that stands still and is copied.
+ * @param {{ demo: boolean, safe?: boolean, from?: string | undefined, more?: readonly string[] }} options `safe` keeps the database's durability, for tests of
+ * crashes; `from` is a cluster that stands still and is copied; `more` is what else PostgreSQL starts with.
  * @returns {Promise<Trial>}
  */
-export async function startTrial({ demo, safe = false, from }) {
+export async function startTrial({ demo, safe = false, from, more = [] }) {
   const parent = trialFolder();
   const directory = join(parent, 'cluster');
   // The files keep their owner.
   if (from) execFileSync('cp', ['-a', from, directory]);
-  const cluster = await startCluster({ directory, throwaway: !safe });
+  const cluster = await startCluster({ directory, throwaway: !safe, more });
   const port = await freePort();
   const database = cluster.url('postgres');
   const env = trialEnvironment(database, port);

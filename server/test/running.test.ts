@@ -4,31 +4,20 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it, vi } from 'vitest';
+import { chaosWith, type House } from './chaos-scripts.js';
 import { freePort } from './ports.js';
 
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 
-interface Chaos {
-  readonly acknowledged: number;
-  readonly lost: readonly string[];
-}
-interface House {
-  readonly stop: () => Promise<void>;
-}
-interface Scripts {
+interface Servers {
   readonly startHouse: (options: { servers: number }) => Promise<House>;
-  readonly chaos: (options: House & { rounds: number }) => Promise<Chaos>;
 }
-
-/** A script of the start, which is plain JavaScript. */
-const script = async (name: string) =>
-  (await import(new URL(`../../scripts/lib/${name}.mjs`, import.meta.url).href)) as Partial<Scripts>;
 
 describe('blows while clients write', () => {
   it.each([1, 2])(
     'on %i servers lose no write that was acknowledged, and all come back',
     async (servers) => {
-      const { startHouse, chaos } = { ...(await script('chaos-house')), ...(await script('chaos')) } as Scripts;
+      const { startHouse, chaos } = await chaosWith<Servers>('chaos-house');
       const house = await startHouse({ servers });
       try {
         const { acknowledged, lost } = await chaos({ ...house, rounds: 6 });

@@ -1,23 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { chaosWith, type House } from './chaos-scripts.js';
 
-interface Report {
-  readonly acknowledged: number;
-  readonly lost: readonly string[];
-}
-interface House {
-  readonly stop: () => Promise<void>;
-}
-interface Scripts {
+interface Cluster {
   readonly whyNoCluster: () => string | undefined;
   readonly startClusterHouse: () => Promise<House>;
-  readonly chaos: (options: House & { rounds: number }) => Promise<Report>;
 }
 
-/** A script of `npm run cluster`, which is plain JavaScript. */
-const script = async (name: string) =>
-  (await import(new URL(`../../scripts/lib/${name}.mjs`, import.meta.url).href)) as Partial<Scripts>;
-
-const { whyNoCluster, startClusterHouse, chaos } = { ...(await script('cluster-house')), ...(await script('chaos')) } as Scripts; // prettier-ignore
+const { whyNoCluster, startClusterHouse, chaos } = await chaosWith<Cluster>('cluster-house');
 const why = whyNoCluster();
 
 /** Where a machine makes no network namespaces, or has no Patroni, this is skipped and said to be. */

@@ -24,9 +24,6 @@ HTMLDialogElement.prototype.close = function close() {
   this.open = false;
 };
 
-// What is said on the toaster is looked at in a real browser.
-vi.mock('../src/ui/toaster', () => ({ shown: new Promise(() => {}) }));
-
 // jsdom has no store of the browser's own.
 vi.mock('idb-keyval', () => ({
   get: (key: string) => Promise.resolve(kept.get(key)),

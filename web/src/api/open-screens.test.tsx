@@ -15,7 +15,7 @@ it('what a screen of one test still sends does not arrive in the next', async ()
   const away = vi.fn(() => Promise.reject(new TypeError('no server')));
   vi.stubGlobal('fetch', away);
   renderScreen(<Sends />);
-  await userEvent.click(screen.getByRole('button'));
+  await userEvent.click(screen.getByRole('button', { name: 'Send' }));
   await vi.waitFor(() => expect(away.mock.calls.length).toBeGreaterThan(1));
   await endScreens();
   const sent = fakeServer();
