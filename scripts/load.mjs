@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { buildStale } from './lib/build.mjs';
 import { loadByPeople } from './lib/load-people.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
-import { run, say } from './lib/say.mjs';
+import { run, say, Stop } from './lib/say.mjs';
 import { COUNTING, countStatements } from './lib/slowest-statements.mjs';
 import { startTrial } from './lib/trial.mjs';
 
@@ -14,7 +14,7 @@ Without an address a throwaway server is started; then --statements tells the te
 /** A whole number of a choice. @param {string} name @param {string} written @param {number} most */
 function whole(name, written, most) {
   if (!/^\d+$/.test(written) || Number(written) > most)
-    throw new Error(`--${name} is “${written}”: write a whole number from 0 to ${most}.\n${usage}`);
+    throw new Stop(`--${name} is “${written}”: write a whole number from 0 to ${most}.\n${usage}`);
   return Number(written);
 }
 
@@ -45,12 +45,16 @@ async function main() {
     },
   });
   const [seconds, every] = [whole('seconds', values.seconds, 3600), whole('every', values.every, 60_000)];
+  if (values.statements && (values.url || values.json))
+    throw new Stop(`--statements goes with neither --url nor --json: leave those out.\n${usage}`);
   ensureNode();
   ensurePackages();
   if (!values.url) buildStale('server');
   const trial = values.url ? undefined : await startTrial({ demo: false, more: values.statements ? COUNTING : [] });
-  const counted = trial && values.statements ? await countStatements(trial.database) : undefined;
+  /** @type {Awaited<ReturnType<typeof countStatements>> | undefined} */
+  let counted;
   try {
+    if (trial && values.statements) counted = await countStatements(trial.database);
     const load = await loadByPeople(values.url ?? trial?.url ?? '', seconds, every);
     if (values.json) process.stdout.write(JSON.stringify(load));
     else tell(load);
