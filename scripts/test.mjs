@@ -10,10 +10,11 @@ import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
 import { runStaticChecks } from './lib/static-checks.mjs';
+import { playwrightOutcome, vitestOutcome } from './lib/test-reports.mjs';
 
 const results = join(root, 'test-results');
 
-/** @typedef {{ passed: number, failed: number }} Count */
+/** @typedef {import('./lib/test-reports.mjs').Outcome} Outcome */
 
 /** Runs a program of ours from node_modules; answers whether it went well. @param {string} program @param {string[]} args @param {NodeJS.ProcessEnv} [env] */
 function tool(program, args, env = {}) {
@@ -26,17 +27,26 @@ function tool(program, args, env = {}) {
 }
 
 /**
- * Tests counted from a runner's own report. A runner that fails without a failed test counts as one.
- * @param {string} name @param {string} report @param {() => boolean} work @param {(report: any) => Count} count @returns {Count}
+ * What a runner's own report says. A runner that fails without a failed test counts as one.
+ * @param {string} name @param {string} report @param {() => boolean} work @param {(report: any) => Outcome} read @returns {Outcome}
  */
-function suite(name, report, work, count) {
+function suite(name, report, work, read) {
   say(`\n— ${name}`);
   rmSync(report, { force: true });
   const well = work();
-  const { passed, failed } = existsSync(report)
-    ? count(JSON.parse(readFileSync(report, 'utf8')))
-    : { passed: 0, failed: 0 };
-  return { passed, failed: !well && failed === 0 ? 1 : failed };
+  const { passed, failures } = existsSync(report)
+    ? read(JSON.parse(readFileSync(report, 'utf8')))
+    : { passed: 0, failures: [] };
+  return { passed, failures: well || failures.length > 0 ? failures : [`${name}: the runner itself, see above`] };
+}
+
+/** Says what failed once more, where it is not lost among what passed, and counts. @param {Outcome[]} outcomes */
+function conclude(outcomes) {
+  const passed = outcomes.reduce((sum, outcome) => sum + outcome.passed, 0);
+  const failures = outcomes.flatMap((outcome) => outcome.failures);
+  if (failures.length > 0) say(`\n— what failed\n${failures.join('\n')}`);
+  say(`\n${passed} passed, ${failures.length} failed`);
+  process.exitCode = failures.length > 0 || passed === 0 ? 1 : 0;
 }
 
 async function main() {
@@ -49,31 +59,28 @@ async function main() {
   mkdirSync(results, { recursive: true });
   const unit = join(results, 'unit.json');
   const journeys = join(results, 'e2e.json');
-  const counts = [
-    ...(await runStaticChecks({ cached: false }, say)).map(({ well }) => ({
-      passed: well ? 1 : 0,
-      failed: well ? 0 : 1,
-    })),
+  const outcomes = (await runStaticChecks({ cached: false }, say)).map(({ name, well }) => ({
+    passed: well ? 1 : 0,
+    failures: well ? [] : [name],
+  }));
+  outcomes.push(
     suite(
       'core, server and web',
       unit,
       () => tool('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`]),
-      ({ numPassedTests, numFailedTests }) => ({ passed: numPassedTests, failed: numFailedTests }),
+      vitestOutcome,
     ),
-  ];
+  );
   buildStale();
-  counts.push(
+  outcomes.push(
     suite(
       'journeys in the browser',
       journeys,
       () => tool('playwright', ['test', '-c', 'e2e'], { CHROMIUM: chromium }),
-      ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+      playwrightOutcome,
     ),
   );
-  const passed = counts.reduce((sum, count) => sum + count.passed, 0);
-  const failed = counts.reduce((sum, count) => sum + count.failed, 0);
-  say(`\n${passed} passed, ${failed} failed`);
-  process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
+  conclude(outcomes);
 }
 
 run(main);
