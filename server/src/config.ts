@@ -1,6 +1,5 @@
 import { isIP } from 'node:net';
 import { dirname } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { SECOND } from '@dewpot/core/units';
 
 /** How much one address may ask for. */
@@ -159,7 +158,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     // Behind a proxy others reach it too.
     loopback: ['127.0.0.1', 'localhost', '::1'].includes(host) && !proxies.proxies,
     ...proxies,
-    programs: env.DEWPOT_PROGRAMS ?? dirname(fileURLToPath(import.meta.url)),
+    programs: env.DEWPOT_PROGRAMS ?? dirname(process.argv[1] ?? ''),
     rates: ratesFrom(env),
     hostNames: listed(env.DEWPOT_HOST_NAMES ?? ''),
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),

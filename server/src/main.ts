@@ -3,6 +3,8 @@ import { DataSource } from 'typeorm';
 import { createServer } from './bootstrap.js';
 import { stopGracefully } from './http/graceful-stop.js';
 import { configFrom } from './config.js';
+import { PgNotifications } from './db/pg-notifications.js';
+import { whyNotServed } from './db/schema-level.js';
 import type { BoundedAdapter } from './http/bounded-adapter.js';
 import type { Observer } from './monitoring/answered.js';
 import { telling } from './monitoring/lines.js';
@@ -30,6 +32,10 @@ if (config.traces) {
   traces = new (await import('./monitoring/traces.js')).Traces(config.traces, app.get(DataSource));
   (app.getHttpAdapter() as BoundedAdapter).within = traces.within;
 }
+// Its line to the database says that it runs: whoever narrows the schema sees it, or it sees that it was narrowed.
+await app.get(PgNotifications).listen();
+const refused = await whyNotServed(app.get(DataSource));
+if (refused) throw new Error(refused);
 await app.listen(config.port, config.host);
 // From now on each request has its line.
 app.useLogger(logger);

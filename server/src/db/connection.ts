@@ -5,6 +5,7 @@ import { prepareJobs } from '../jobs/schema.js';
 import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
 import { migrations } from './migrations/index.js';
+import { runMigrations } from './schema-level.js';
 
 /** Password of the application's role, derived from the owner's so that every server before one database has the same. */
 function appPassword(ownerUrl: string): string {
@@ -106,7 +107,7 @@ export async function prepareDatabase(ownerUrl: string): Promise<{ empty: boolea
   try {
     await runner.query('select pg_advisory_lock($1)', [LOCK]);
     await ensureAppRole(runner, ownerUrl);
-    await owner.runMigrations();
+    await runMigrations(owner, runner);
     await prepareJobs(ownerUrl, owner);
     const rows = await runner.query('select 1 from workshops limit 1');
     return { empty: rows.length === 0 };

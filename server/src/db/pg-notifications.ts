@@ -5,6 +5,7 @@ import { fromEvent, merge, type Observable } from 'rxjs';
 import type { EntityManager } from 'typeorm';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { appUrl } from './connection.js';
+import { newsLine } from './schema-level.js';
 
 const CHANNEL = 'dewpot_news';
 /** What is told after the line was lost for a while. */
@@ -48,6 +49,7 @@ export class PgNotifications implements OnModuleDestroy {
   private async open(): Promise<pg.Client> {
     const client = new pg.Client({
       connectionString: appUrl(this.config.ownerUrl),
+      application_name: newsLine,
       connectionTimeoutMillis: PATIENCE,
       keepAlive: true,
     });

@@ -34,6 +34,7 @@ import { Webhooks1798300000000 } from './33-webhooks.js';
 import { Photos1798500000000 } from './34-photos.js';
 import { Revisions1798600000000 } from './35-revisions.js';
 import { Readings1798700000000 } from './36-readings.js';
+import { SideBySide1798800000000 } from './37-side-by-side.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -73,4 +74,5 @@ export const migrations = [
   Photos1798500000000,
   Revisions1798600000000,
   Readings1798700000000,
+  SideBySide1798800000000,
 ] as const;
