@@ -26,6 +26,7 @@ export default defineConfig({
       input: {
         main: 'src/main.ts',
         prepare: 'src/prepare.ts',
+        'move-workshop': 'src/move-workshop.ts',
         'pool-user': 'src/pool-user.ts',
         calculation: 'src/threads/thread.ts',
       },

@@ -35,6 +35,7 @@ import { Photos1798500000000 } from './34-photos.js';
 import { Revisions1798600000000 } from './35-revisions.js';
 import { Readings1798700000000 } from './36-readings.js';
 import { SideBySide1798800000000 } from './37-side-by-side.js';
+import { Moving1798900000000 } from './38-moving.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -75,4 +76,5 @@ export const migrations = [
   Revisions1798600000000,
   Readings1798700000000,
   SideBySide1798800000000,
+  Moving1798900000000,
 ] as const;
