@@ -35,7 +35,8 @@ export async function startClusterHouse() {
     await cluster.whole();
     for (let i = 0; i < 2; i++) {
       const port = await freePort();
-      const env = { ...environment({ database: cluster.url, host: '127.0.0.1', port }), ...limits };
+      const where = environment({ database: cluster.url, host: '127.0.0.1', port });
+      const env = { ...where, ...limits, DEWPOT_REPLICA: cluster.replica };
       if (i === 0) await fillDatabase(env, { demo: false });
       const keeper = keepRunning(env, undefined, { quiet: true });
       await keeper.start();

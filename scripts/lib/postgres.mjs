@@ -137,6 +137,13 @@ function initialise(bin, directory) {
   renameSync(fresh, directory);
 }
 
+/** Makes a cluster that follows another one. @param {string} bin @param {string} directory @param {Cluster} leader */
+function follow(bin, directory, leader) {
+  const how = ['-D', directory, '-R', '-X', 'stream', '-c', 'fast', '-d', leader.url('postgres')];
+  const made = pg(join(bin, 'pg_basebackup'), how);
+  if (made.status !== 0) throw new Stop(`No replica could be made in ${directory}: ${made.stderr.trim()}`);
+}
+
 /** Port of a server that runs on this folder, or undefined. @param {string} bin @param {string} directory */
 function runningPort(bin, directory) {
   const pidFile = join(directory, 'postmaster.pid');
@@ -175,16 +182,18 @@ const FAST = ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=
 
 /**
  * Starts the private cluster in a folder, making it where it is missing. `throwaway` trades safety for speed: tests only. `more`: what else the server
- * starts with.
- * @param {{ directory: string, throwaway?: boolean, more?: readonly string[] }} options
+ * starts with. `follows`: the cluster that it is a replica of.
+ * @param {{ directory: string, throwaway?: boolean, more?: readonly string[], follows?: Cluster }} options
  * @returns {Promise<Cluster>}
  */
-export async function startCluster({ directory: wanted, throwaway = false, more = [] }) {
+export async function startCluster({ directory: wanted, throwaway = false, more = [], follows }) {
   const bin = ensurePostgres();
   let directory = placeOf(wanted);
   if (!existsSync(join(directory, 'PG_VERSION'))) directory = makeFolder(wanted);
-  if (!existsSync(join(directory, 'PG_VERSION'))) initialise(bin, directory);
-  else if (!root && statSync(directory).uid !== process.getuid?.()) {
+  if (!existsSync(join(directory, 'PG_VERSION'))) {
+    if (follows) follow(bin, directory, follows);
+    else initialise(bin, directory);
+  } else if (!root && statSync(directory).uid !== process.getuid?.()) {
     throw new Stop(
       `The data folder ${directory} belongs to another user. Start as that user, or choose another with --data DIR.`,
     );

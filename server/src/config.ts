@@ -21,6 +21,8 @@ export interface ServerConfig {
   readonly ownerUrl: string;
   /** A pgbouncer before the database, as host and port, by which requests reach it; none where it is left out. */
   readonly bouncer?: string;
+  /** A replica of the database, as host and port, that is read where it is not behind; none where it is left out. */
+  readonly replica?: string;
   readonly host: string;
   readonly port: number;
   /** Whether only this machine can reach it. */
@@ -117,13 +119,21 @@ const listed = (written: string) =>
     .map((one) => one.trim())
     .filter(Boolean);
 
-/** The pgbouncer before the database. @throws Error where it is no host and port */
-function bouncerFrom({ DEWPOT_BOUNCER: bouncer }: NodeJS.ProcessEnv): Pick<ServerConfig, 'bouncer'> {
-  if (!bouncer) return {};
-  if (!/^[\w.-]+:\d{1,5}$/.test(bouncer))
-    throw new Error(`DEWPOT_BOUNCER is “${bouncer}”: write a host and a port, such as 127.0.0.1:6432.`);
-  return { bouncer };
+/** A host and a port that are set by a name. @throws Error where it is none */
+function hostAndPort(name: string, written: string, example: string): string {
+  if (!/^[\w.-]+:\d{1,5}$/.test(written))
+    throw new Error(`${name} is “${written}”: write a host and a port, such as ${example}.`);
+  return written;
 }
+
+/** The pgbouncer before the database, and a replica of it. @throws Error where one is no host and port */
+const besideFrom = ({
+  DEWPOT_BOUNCER,
+  DEWPOT_REPLICA,
+}: NodeJS.ProcessEnv): Pick<ServerConfig, 'bouncer' | 'replica'> => ({
+  ...(DEWPOT_BOUNCER && { bouncer: hostAndPort('DEWPOT_BOUNCER', DEWPOT_BOUNCER, '127.0.0.1:6432') }),
+  ...(DEWPOT_REPLICA && { replica: hostAndPort('DEWPOT_REPLICA', DEWPOT_REPLICA, '127.0.0.1:5433') }),
+});
 
 /** How the log is written. @throws Error where it is in no known way */
 function logFrom({ DEWPOT_LOG: log }: NodeJS.ProcessEnv): Pick<ServerConfig, 'log'> {
@@ -166,7 +176,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...mqttFrom(env),
     ...logFrom(env),
     ...tracesFrom(env),
-    ...bouncerFrom(env),
+    ...besideFrom(env),
     ...(metricsPort && { metricsPort }),
     ...(photoMegabytes && { photoMegabytes }),
     ...(readingMonths && { readingMonths }),

@@ -7,6 +7,7 @@ import { CONFIG, type ServerConfig } from './config.js';
 import { appOptions } from './db/connection.js';
 import { LongTransactions } from './db/long-transactions.js';
 import { PgNotifications } from './db/pg-notifications.js';
+import { Replica } from './db/replica.js';
 import { WorkshopContext } from './db/workshop-context.js';
 import { DatabaseHealth } from './health/database-health.js';
 import { Streams } from './http/streams.js';
@@ -21,6 +22,7 @@ const shared = [
   Jobs,
   LongTransactions,
   PgNotifications,
+  Replica,
   Rounds,
   Sessions,
   Streams,

@@ -4,6 +4,7 @@ import { createServer } from './bootstrap.js';
 import { stopGracefully } from './http/graceful-stop.js';
 import { configFrom } from './config.js';
 import { PgNotifications } from './db/pg-notifications.js';
+import { Replica } from './db/replica.js';
 import { whyNotServed } from './db/schema-level.js';
 import type { BoundedAdapter } from './http/bounded-adapter.js';
 import type { Observer } from './monitoring/answered.js';
@@ -24,7 +25,7 @@ const stop = () =>
 process.once('disconnect', stop);
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, stop);
 if (config.metricsPort) {
-  const metrics = new Metrics(app.get(DataSource));
+  const metrics = new Metrics(app.get(DataSource), app.get(Replica));
   observers.push(metrics.observe);
   await metrics.serve(config.metricsPort);
 }

@@ -7,6 +7,7 @@ import { createServer } from '../src/bootstrap.js';
 import { configFrom } from '../src/config.js';
 import type { Observer } from '../src/monitoring/answered.js';
 import { JsonLines, telling } from '../src/monitoring/lines.js';
+import { Replica } from '../src/db/replica.js';
 import { Metrics } from '../src/monitoring/metrics.js';
 import { newWorkshop, PASSPHRASE, startServer, visitor, type Agent, type Harness } from './harness.js';
 
@@ -20,7 +21,7 @@ beforeAll(async () => {
   const json = new JsonLines('info', { write: (line) => void lines.push(JSON.parse(line) as Record<string, unknown>) });
   const observers: Observer[] = [json.observe];
   const app = await createServer(harness.config, observers);
-  metrics = new Metrics(app.get(DataSource));
+  metrics = new Metrics(app.get(DataSource), app.get(Replica));
   observers.push(metrics.observe);
   await app.listen(0, '127.0.0.1');
   watched = { app, config: harness.config, close: () => app.close() };

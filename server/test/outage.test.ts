@@ -1,10 +1,9 @@
 import { once } from 'node:events';
 import express from 'express';
 import { bodyInTime } from '../src/http/body-time.js';
-import { chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { get } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Client } from 'pg';
 import type { PourView } from '@dewpot/contract';
@@ -13,36 +12,21 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { outageOf, wasInTheWay } from '../src/db/outage.js';
 import { DatabaseHealth } from '../src/health/database-health.js';
 import { stopGracefully } from '../src/http/graceful-stop.js';
+import { OwnClusters, type Cluster } from './clusters.js';
 import { newWorkshop, pouredPots, startServer, visitor, type Agent, type Harness } from './harness.js';
 
-interface Cluster {
-  readonly directory: string;
-  readonly url: (database: string) => string;
-  readonly revive: () => Promise<boolean>;
-  readonly stop: () => Promise<void>;
-}
-interface Clusters {
-  readonly startCluster: (options: { directory: string; throwaway: boolean }) => Promise<Cluster>;
-}
-
+const clusters = new OwnClusters();
 let cluster: Cluster;
-let parent: string;
 let harness: Harness;
 let agent: Agent;
 beforeAll(async () => {
-  parent = mkdtempSync(join(tmpdir(), 'dewpot-outage-'));
-  chmodSync(parent, 0o755);
-  // The start's own script, which is plain JavaScript.
-  const script = new URL('../../scripts/lib/postgres.mjs', import.meta.url).href;
-  const { startCluster } = (await import(script)) as Clusters;
-  cluster = await startCluster({ directory: join(parent, 'cluster'), throwaway: true });
+  cluster = await clusters.start();
   harness = await startServer({ ownerUrl: cluster.url('postgres') });
   agent = await newWorkshop(harness);
 });
 afterAll(async () => {
   await harness.close();
-  await cluster.stop();
-  rmSync(parent, { recursive: true, force: true });
+  await clusters.remove();
 });
 
 const parentOf = (pid: string) => Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]);

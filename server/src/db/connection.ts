@@ -36,10 +36,10 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
 /** What the database itself ends: a statement, a wait for a lock, a transaction in which nothing comes, ms. */
 const limits = { statement_timeout: 10_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 15_000 };
 
-/** The application's address by way of a pgbouncer, where there is one. */
-function viaBouncer(ownerUrl: string, bouncer: string | undefined): string {
+/** The application's address at another host and port, where one is given. */
+function appUrlAt(ownerUrl: string, hostAndPort: string | undefined): string {
   const url = new URL(appUrl(ownerUrl));
-  if (bouncer !== undefined) url.host = bouncer;
+  if (hostAndPort !== undefined) url.host = hostAndPort;
   return url.toString();
 }
 
@@ -50,7 +50,7 @@ function viaBouncer(ownerUrl: string, bouncer: string | undefined): string {
 export function appOptions(ownerUrl: string, bouncer?: string): DataSourceOptions {
   return {
     ...common,
-    url: viaBouncer(ownerUrl, bouncer),
+    url: appUrlAt(ownerUrl, bouncer),
     poolSize: 10,
     extra: {
       // A request that gets no connection in time is told so, rather than kept waiting for ever.
@@ -60,6 +60,16 @@ export function appOptions(ownerUrl: string, bouncer?: string): DataSourceOption
       application_name: 'dewpot',
       ...(bouncer === undefined && limits),
     },
+  };
+}
+
+/** Connections of the application to a replica. One that is away is not waited for: the database that leads can answer too. */
+export function replicaOptions(ownerUrl: string, replica: string): DataSourceOptions {
+  return {
+    ...common,
+    url: appUrlAt(ownerUrl, replica),
+    poolSize: 10,
+    extra: { connectionTimeoutMillis: 500, query_timeout: 5_000, application_name: 'dewpot replica', ...limits },
   };
 }
 

@@ -1,6 +1,7 @@
-import type { Client } from 'pg';
+import type { Client, QueryResult } from 'pg';
 import type { DataSource, EntityManager } from 'typeorm';
 import { ProblemError } from '../http/problem-error.js';
+import type { Revisions } from '../http/request.js';
 
 /** A statement that is sent with others takes no parameters: nothing but a key may stand in it. */
 const KEY = /^[\da-f-]{36}$/i;
@@ -21,6 +22,12 @@ export async function committed(client: Client, commit: () => Promise<unknown>):
   if (doubtful) throw ProblemError.away();
 }
 
+/** Says which workshop a transaction is of. @throws Error where the key is none */
+function ofWorkshop(workshopId: string): string {
+  if (!KEY.test(workshopId)) throw new Error(`“${workshopId}” is no key of a workshop.`);
+  return `SELECT set_config('app.workshop', '${workshopId}', true)`;
+}
+
 /**
  * Runs `work` in a transaction that sees a workshop's rows alone. It begins knowing its workshop: TypeORM's own takes a round trip
  * to begin and another one to be told. @throws Error where the workshop's key is none, and whatever `work` and the database throw
@@ -30,10 +37,9 @@ export async function transactionOf<T>(
   workshopId: string,
   work: (manager: EntityManager) => Promise<T>,
 ): Promise<T> {
-  if (!KEY.test(workshopId)) throw new Error(`“${workshopId}” is no key of a workshop.`);
   const runner = source.createQueryRunner();
   try {
-    await runner.query(`START TRANSACTION; SELECT set_config('app.workshop', '${workshopId}', true)`);
+    await runner.query(`START TRANSACTION; ${ofWorkshop(workshopId)}`);
     // What TypeORM saves joins it, rather than begin another one.
     Object.assign(runner, { isTransactionActive: true });
     const done = await work(runner.manager);
@@ -44,6 +50,32 @@ export async function transactionOf<T>(
     await runner.query('ROLLBACK').catch(() => undefined);
     throw error;
   } finally {
+    await runner.release();
+  }
+}
+
+/**
+ * Runs `work` in a transaction that sees one state of a workshop's rows and changes nothing, where the revisions of that state fit; undefined where they do
+ * not. @throws Error as `transactionOf` does
+ */
+export async function readingOf<T>(
+  source: DataSource,
+  workshopId: string,
+  fit: (revisions: Revisions) => boolean,
+  work: (manager: EntityManager) => Promise<T>,
+): Promise<{ readonly answer: T } | undefined> {
+  const runner = source.createQueryRunner();
+  try {
+    const client = (await runner.connect()) as Client;
+    const begun = (await client.query(
+      `START TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY; ${ofWorkshop(workshopId)}; SELECT workshop_revisions() AS areas`,
+    )) as unknown as readonly QueryResult<{ areas: Revisions | null }>[];
+    Object.assign(runner, { isTransactionActive: true });
+    if (!fit(begun.at(-1)?.rows[0]?.areas ?? {})) return undefined;
+    return { answer: await work(runner.manager) };
+  } finally {
+    // Nothing was changed: however it went, this ends it.
+    await runner.query('ROLLBACK').catch(() => undefined);
     await runner.release();
   }
 }

@@ -10,7 +10,9 @@ import {
   type Repository,
 } from 'typeorm';
 import { WorkshopEntity } from '../accounts/accounts.entities.js';
+import type { Revisions } from '../http/request.js';
 import { wasInTheWay } from './outage.js';
+import { Replica } from './replica.js';
 import { transactionOf } from './transaction.js';
 
 interface AtHand {
@@ -29,7 +31,10 @@ const TRIES = 4;
 export class WorkshopContext {
   private readonly current = new AsyncLocalStorage<AtHand>();
 
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    private readonly replica: Replica,
+  ) {}
 
   /** Runs `work` with a workshop at hand, but without a transaction yet. */
   at<T>(workshopId: string, work: () => Promise<T>): Promise<T> {
@@ -53,6 +58,14 @@ export class WorkshopContext {
         if (left === 0 || !wasInTheWay(error)) throw error;
       }
     }
+  }
+
+  /** Answers what `work` reads of a workshop in the state of these revisions: on a replica, where that has it, else as `inWorkshop` does. */
+  async reading<T>(workshopId: string, fit: (revisions: Revisions) => boolean, work: () => Promise<T>): Promise<T> {
+    const read = await this.replica.read(workshopId, fit, (manager) =>
+      this.current.run({ manager, workshopId, known: new Map() }, work),
+    );
+    return read ? read.answer : this.inWorkshop(workshopId, work);
   }
 
   /** Runs `work` in a transaction of the workshop at hand. @throws Error outside of `at` and `inWorkshop`. */

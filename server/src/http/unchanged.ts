@@ -18,14 +18,14 @@ import { from, lastValueFrom, tap, type Observable } from 'rxjs';
 import { COOKIE } from '../accounts/cookie.js';
 import { Sessions } from '../accounts/sessions.js';
 import { CONFIG, type ServerConfig } from '../config.js';
-import type { AppRequest, Area, Standing } from './request.js';
+import type { AppRequest, Area, Revisions, Standing } from './request.js';
 
 const hashOf = (of: string | Buffer) => createHash('sha256').update(of).digest('base64url').slice(0, 22);
 
-const WHILE_UNCHANGED = 'dewpot:while-unchanged';
+export const WHILE_UNCHANGED = 'dewpot:while-unchanged';
 
 /** What an answer is made of. */
-interface MadeOf {
+export interface MadeOf {
   /** Areas of the workshop's rows; all of them where they are left out. */
   readonly areas?: readonly Area[];
   /** Whether it is the asker's own; else it is the same for everybody of a role. */
@@ -38,13 +38,25 @@ interface MadeOf {
  */
 export const WhileUnchanged = (madeOf: MadeOf = {}) => SetMetadata(WHILE_UNCHANGED, madeOf);
 
+/** What a state of those areas is told apart by. */
+export const stateOf = (areas: readonly Area[] | undefined, revisions: Revisions): string =>
+  areas ? areas.map((area) => `${area} ${revisions[area]}`).join(' ') : JSON.stringify(revisions);
+
 /** What an answer of those areas depends on, for all who are answered the same. */
 function circumstances(areas: readonly Area[] | undefined, standing: Standing, headers: IncomingHttpHeaders): string {
   const { workshopId, revisions, role, readsIn } = standing;
-  const state = areas ? areas.map((area) => `${area} ${revisions[area]}`).join(' ') : JSON.stringify(revisions);
   const { language, units, currency } = readsIn;
   const minute = Math.floor(Date.now() / MINUTE);
-  return [workshopId, state, role, language, units, currency, headers['accept-language'], minute].join(' ');
+  return [
+    workshopId,
+    stateOf(areas, revisions),
+    role,
+    language,
+    units,
+    currency,
+    headers['accept-language'],
+    minute,
+  ].join(' ');
 }
 
 /** What answers that are kept for whoever asks next take together, and one of them, characters. */

@@ -1,8 +1,9 @@
 import { createServer, type Server } from 'node:http';
-import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
+import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client';
 import type { Pool } from 'pg';
 import type { DataSource } from 'typeorm';
 import { ofApi } from '../http/request.js';
+import type { Replica } from '../db/replica.js';
 import type { Answered } from './answered.js';
 
 /** Bounds of the times that are counted together, s. */
@@ -20,7 +21,7 @@ export class Metrics {
     registers: [this.registry],
   });
 
-  constructor(source: DataSource) {
+  constructor(source: DataSource, { reads }: Pick<Replica, 'reads'>) {
     collectDefaultMetrics({ register: this.registry });
     const { registry } = this;
     new Gauge({
@@ -33,6 +34,16 @@ export class Metrics {
         this.set({ state: 'idle' }, idleCount);
         this.set({ state: 'busy' }, totalCount - idleCount);
         this.set({ state: 'waited for' }, waitingCount);
+      },
+    });
+    new Counter({
+      name: 'dewpot_replica_reads',
+      help: 'Reads that the replica answered, and those that it left to the database that leads',
+      labelNames: ['how'],
+      registers: [registry],
+      collect() {
+        this.reset();
+        for (const [how, count] of Object.entries(reads)) this.inc({ how }, count);
       },
     });
   }

@@ -36,6 +36,7 @@ import { Revisions1798600000000 } from './35-revisions.js';
 import { Readings1798700000000 } from './36-readings.js';
 import { SideBySide1798800000000 } from './37-side-by-side.js';
 import { Moving1798900000000 } from './38-moving.js';
+import { Replica1799000000000 } from './39-replica.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -77,4 +78,5 @@ export const migrations = [
   Readings1798700000000,
   SideBySide1798800000000,
   Moving1798900000000,
+  Replica1799000000000,
 ] as const;
