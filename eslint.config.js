@@ -55,7 +55,7 @@ const wings = {
 /** Which stages each stage of server and web may import, through their index; `shared` folders are open to all. */
 const stages = {
   server: {
-    shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures', 'threads'],
+    shared: ['calculation', 'clock', 'config', 'db', 'http', 'jobs', 'pictures', 'threads'],
     accounts: ['ambient', 'mail', 'materials', 'sealing'],
     audit: [],
     calendar: ['ambient', 'casts', 'curing', 'sealing'],
@@ -220,6 +220,14 @@ export default tseslint.config(
         'error',
         { selector: `:not(NewExpression) > Literal[value=${SENTENCE}]`, message: SAID },
       ],
+    },
+  },
+  {
+    // Every server before one database records and judges by one time; a request's own length, and the clock itself, are measured.
+    files: ['server/src/**/*.ts'],
+    ignores: ['server/src/{clock,db/replica,health/database-health,monitoring/traces}.ts', '**/migrations/**'],
+    rules: {
+      'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'The time is clock.now().' }],
     },
   },
   {

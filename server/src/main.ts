@@ -5,6 +5,7 @@ import { stopGracefully } from './http/graceful-stop.js';
 import { configFrom } from './config.js';
 import { PgNotifications } from './db/pg-notifications.js';
 import { Replica } from './db/replica.js';
+import { DatabaseHealth } from './health/database-health.js';
 import { whyNotServed } from './db/schema-level.js';
 import type { BoundedAdapter } from './http/bounded-adapter.js';
 import type { Observer } from './monitoring/answered.js';
@@ -37,6 +38,8 @@ if (config.traces) {
 await app.get(PgNotifications).listen();
 const refused = await whyNotServed(app.get(DataSource));
 if (refused) throw new Error(refused);
+// What comes first is judged by the right time already.
+await app.get(DatabaseHealth).state();
 await app.listen(config.port, config.host);
 // From now on each request has its line.
 app.useLogger(logger);

@@ -1,6 +1,15 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
+import request from 'supertest';
+import { PASSPHRASE, type Agent } from './harness.js';
 import { freePort } from './ports.js';
+
+/** Comes in at an address as somebody at a browser. */
+export async function signedInAt(url: string, email: string): Promise<Agent> {
+  const agent = request.agent(url).set('Sec-Fetch-Site', 'same-origin') as unknown as Agent;
+  await agent.post('/api/session').send({ email, passphrase: PASSPHRASE }).expect(204);
+  return agent;
+}
 
 /** A server as it is built, in processes of its own: `programs` is its folder, `settings` what it is told beside its database. */
 export class BuiltServer {

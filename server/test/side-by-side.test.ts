@@ -1,5 +1,4 @@
 import type { CastDetail } from '@dewpot/contract';
-import request from 'supertest';
 import { DataSource, type MigrationInterface, type QueryRunner } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -8,18 +7,12 @@ import { migrations } from '../src/db/migrations/index.js';
 import { SideBySide1798800000000 } from '../src/db/migrations/37-side-by-side.js';
 import { runMigrations, SCHEMA_LEVEL, whyNotServed, type Narrowing } from '../src/db/schema-level.js';
 import { prepareDatabase } from '../src/index.js';
-import { newAddress, newDatabase, newWorkshop, PASSPHRASE, pouredPots, routesOf, signedIn, startServer, type Agent, type Harness } from './harness.js'; // prettier-ignore
+import { signedInAt } from './built-server.js';
+import { newAddress, newDatabase, newWorkshop, pouredPots, routesOf, signedIn, startServer, type Agent, type Harness } from './harness.js'; // prettier-ignore
 import { narrowing, statementsOf } from './narrowing-statements.js';
 import { PreviousVersion, revisionBefore } from './previous-version.js';
 
 const HOUR = 3_600_000;
-
-/** Comes in at an address as somebody at a browser. */
-async function signedInAt(url: string, email: string): Promise<Agent> {
-  const agent = request.agent(url).set('Sec-Fetch-Site', 'same-origin') as unknown as Agent;
-  await agent.post('/api/session').send({ email, passphrase: PASSPHRASE }).expect(204);
-  return agent;
-}
 
 const revision = revisionBefore();
 

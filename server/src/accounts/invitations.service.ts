@@ -10,6 +10,7 @@ import type {
 } from '@dewpot/contract';
 import { DataSource, IsNull, MoreThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { clock } from '../clock.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { hashToken, newToken } from '../http/tokens.js';
@@ -31,10 +32,10 @@ interface Found {
 
 /** Whether an invitation can be taken up. */
 const stateOf = ({ usedAt, expiresAt }: InvitationEntity): InvitationOffer['state'] =>
-  usedAt ? 'used' : expiresAt.getTime() <= Date.now() ? 'over' : 'open';
+  usedAt ? 'used' : expiresAt.getTime() <= clock.now() ? 'over' : 'open';
 
 /** Those that can be taken up now. */
-const isOpen = () => ({ usedAt: IsNull(), expiresAt: MoreThan(new Date()) });
+const isOpen = () => ({ usedAt: IsNull(), expiresAt: MoreThan(new Date(clock.now())) });
 
 /** Ways into a workshop, each of which serves once. */
 @Injectable()
@@ -56,7 +57,7 @@ export class InvitationsService {
     await this.rows.lockWorkshop();
     if ((await this.rows.of(InvitationEntity).countBy(isOpen())) >= MOST_OPEN)
       throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.manyInvitations', { most: MOST_OPEN }) });
-    return this.make(by, { role, personId: null, expiresAt: new Date(Date.now() + days * DAY) });
+    return this.make(by, { role, personId: null, expiresAt: new Date(clock.now() + days * DAY) });
   } // prettier-ignore
 
   /** Makes one with which a person chooses a new passphrase; one that was made before is over. @throws ProblemError 404; 409 where they are in another workshop too */
@@ -64,7 +65,7 @@ export class InvitationsService {
     const { role } = await this.people.one(personId);
     await this.people.onlyHere(personId);
     await this.rows.of(InvitationEntity).delete({ personId, usedAt: IsNull() });
-    return this.make(by, { role, personId, expiresAt: new Date(Date.now() + RENEWAL) });
+    return this.make(by, { role, personId, expiresAt: new Date(clock.now() + RENEWAL) });
   }
 
   private async make(by: string, of: Pick<InvitationEntity, 'role' | 'personId' | 'expiresAt'>): Promise<NewInvitation> {
@@ -144,7 +145,7 @@ export class InvitationsService {
       const state = stateOf(row);
       if (state !== 'open') throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.invitationShut', { state }) });
       const account = await into(row);
-      await this.rows.of(InvitationEntity).update({ id }, { usedAt: new Date() });
+      await this.rows.of(InvitationEntity).update({ id }, { usedAt: new Date(clock.now()) });
       return { workshop_id, ...account };
     });
   } // prettier-ignore

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, HttpCode, Post } from '@nestjs/common';
 import { WorkshopName } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { CurrentUser, EvenRemoved, ForRole, InPerson } from '../http/request.js';
 import { RemovalService } from './removal.service.js';
 
@@ -15,7 +16,7 @@ export class RemovalController {
   @Post()
   @HttpCode(204)
   remove(@Body() { workshop }: WorkshopName, @CurrentUser() { sessionId }: CurrentUser): Promise<void> {
-    return this.removal.remove(workshop, sessionId, Date.now());
+    return this.removal.remove(workshop, sessionId, clock.now());
   }
 
   /** Brings it back. */

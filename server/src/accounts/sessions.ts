@@ -3,6 +3,7 @@ import type { OwnSessionView, Role, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { DAY, type Language, type UnitSystem } from '@dewpot/core/units';
+import { clock } from '../clock.js';
 import { PersonEntity, SessionEntity } from './accounts.entities.js';
 import { Accounts, justChanged } from './accounts.service.js';
 import { goneBy } from './removal-time.js';
@@ -19,7 +20,7 @@ const MOST_LABEL = 120;
 /** Sessions of one person; the one that was used longest ago gives way. */
 const MOST_SESSIONS = 50;
 
-const idleEnd = () => new Date(Date.now() + SESSION_DAYS * DAY);
+const idleEnd = () => new Date(clock.now() + SESSION_DAYS * DAY);
 const earlier = (one: Date, other: Date | null) => (other && other < one ? other : one);
 
 interface Found {
@@ -110,7 +111,7 @@ export class Sessions {
     { role, days }: TokenLimits = {},
   ): Promise<string> {
     const token = newToken();
-    const endsAt = days === undefined ? null : new Date(Date.now() + days * DAY);
+    const endsAt = days === undefined ? null : new Date(clock.now() + days * DAY);
     await this.rows.inWorkshop(workshopId, async () => {
       const person = await this.rows
         .of(PersonEntity)
@@ -144,7 +145,7 @@ export class Sessions {
         {
           tokenHash: hashToken(fresh),
           previousHash: old,
-          renewedAt: new Date(),
+          renewedAt: new Date(clock.now()),
           expiresAt: () => `least('${idleEnd().toISOString()}'::timestamptz, ends_at)`,
         },
       ),

@@ -9,6 +9,7 @@ import {
   type ReadingsTaken,
 } from '@dewpot/contract';
 import { DAY } from '@dewpot/core/units';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { CurrentUser, InTurn } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
@@ -34,13 +35,13 @@ export class PlacesController {
   @WhileUnchanged({ areas: ['ambient'] })
   @Get('ambient')
   ambient(): Promise<AmbientView> {
-    return this.series.home(Date.now());
+    return this.series.home(clock.now());
   }
 
   @WhileUnchanged({ areas: ['ambient'] })
   @Get('places')
   list(): Promise<PlaceView[]> {
-    return this.places.list(Date.now());
+    return this.places.list(clock.now());
   }
 
   /** Each place as its air changes, as server-sent events: a list of places. */
@@ -53,7 +54,7 @@ export class PlacesController {
 
   @Put('places/:id')
   save(@Key() id: string, @Body() place: PlaceInput): Promise<PlaceView> {
-    return this.places.save(id, place, Date.now());
+    return this.places.save(id, place, clock.now());
   }
 
   @Delete('places/:id')
@@ -65,7 +66,7 @@ export class PlacesController {
   /** The air of a place between two times, ms: the last three days where none are given. */
   @Get('places/:id/ambient')
   ambientOf(@Key() id: string, @Query() { from, to }: AmbientQuery): Promise<PlaceAmbient> {
-    const now = Date.now();
+    const now = clock.now();
     return this.places.ambientOf(id, from ?? now - 3 * DAY, to ?? now, now);
   }
 
@@ -74,6 +75,6 @@ export class PlacesController {
   @HttpCode(200)
   @InTurn(inReadingTurn)
   take(@Key() id: string, @Body() { readings }: ReadingsInput): Promise<ReadingsTaken> {
-    return this.places.take(id, readings, Date.now());
+    return this.places.take(id, readings, clock.now());
   }
 }

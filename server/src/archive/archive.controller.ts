@@ -2,6 +2,7 @@ import { Controller, Get, Post, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiProduces } from '@nestjs/swagger';
 import type { ArchiveOutline, ArchiveReport } from '@dewpot/contract';
 import type { Request, Response } from 'express';
+import { clock } from '../clock.js';
 import { CurrentUser, EvenRemoved, ForRole, OwnTransactions } from '../http/request.js';
 import { ArchiveReader } from './archive-reader.service.js';
 import { ArchiveWriter } from './archive-writer.service.js';
@@ -35,7 +36,7 @@ export class ArchiveController {
   @ApiProduces('application/zip')
   @OwnTransactions()
   async take(@CurrentUser() { workshopId }: CurrentUser, @Res() response: Response): Promise<void> {
-    const now = Date.now();
+    const now = clock.now();
     await this.writer.write(workshopId, now, (name) =>
       response.type('application/zip').attachment(fileName(name, now)),
     );

@@ -2,6 +2,7 @@ import { buffer } from 'node:stream/consumers';
 import { Readable } from 'node:stream';
 import { DAY, msg } from '@dewpot/core/units';
 import pg from 'pg';
+import { clock } from '../clock.js';
 import type { CalculationPool } from '../calculation/calculation-pool.js';
 import type { ArchiveFile } from './archive-file.js';
 import { picturePath, recordsPath } from './paths.js';
@@ -98,7 +99,7 @@ export class RowWriter {
 
   private async makeMonths(rows: readonly Row[]): Promise<void> {
     const times = rows.map(({ at }) => Number(at));
-    const wrong = times.find((at) => at < FIRST_READING || at > Date.now() + DAY);
+    const wrong = times.find((at) => at < FIRST_READING || at > clock.now() + DAY);
     if (wrong !== undefined)
       throw refuse(recordsPath('ambientReadings'), msg('server.archiveReading', { at: String(wrong) }));
     const month = (at: number) => new Date(at).toISOString().slice(0, 7);

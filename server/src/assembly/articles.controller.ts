@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, HttpCode, Post } from '@nestjs/common';
 import { ArticleInput, type CastDetail } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
 import { ArticlesService } from './articles.service.js';
@@ -12,12 +13,12 @@ export class ArticlesController {
   @Post()
   @HttpCode(200)
   join(@Body() given: ArticleInput, @CurrentUser() { personId }: CurrentUser): Promise<CastDetail> {
-    return this.articles.join(given, personId, Date.now());
+    return this.articles.join(given, personId, clock.now());
   }
 
   @Delete(':id')
   @HttpCode(204)
   takeApart(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<void> {
-    return this.articles.takeApart(id, personId, Date.now());
+    return this.articles.takeApart(id, personId, clock.now());
   }
 }

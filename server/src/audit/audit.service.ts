@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { AuditEntryView, AuditQuery, Page } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { clock } from '../clock.js';
 import { pageOf, withWords } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { AuditEntryEntity } from './audit.entities.js';
@@ -26,7 +27,7 @@ export class AuditService {
   /** Adds an entry, in the transaction at hand: where that wrote something, or where it was done in another one before. */
   async add(entry: Omit<AuditEntryEntity, 'id' | 'workshopId' | 'at'>, before: boolean): Promise<void> {
     const { personId, person, thing, deed, recordId, record, event } = entry;
-    await this.rows.manager.query(ADD, [uuid(), this.rows.workshopId, Date.now(), personId, person, thing, deed, recordId, record, event, before]);
+    await this.rows.manager.query(ADD, [uuid(), this.rows.workshopId, clock.now(), personId, person, thing, deed, recordId, record, event, before]);
   } // prettier-ignore
 
   /** A page of entries, the newest first. */

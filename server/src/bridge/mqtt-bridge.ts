@@ -4,6 +4,7 @@ import { Inject, Injectable, Logger, type OnApplicationBootstrap, type OnModuleD
 import { InputError } from '@dewpot/core/units';
 import { FALLBACK } from '@dewpot/locales';
 import mqtt, { type IPublishPacket, type MqttClient } from 'mqtt';
+import { clock } from '../clock.js';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { outageOf } from '../db/outage.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -51,7 +52,7 @@ export class MqttBridge implements OnApplicationBootstrap, OnModuleDestroy {
     const text = payload.length > MOST ? '' : payload.toString();
     while (!this.stopping) {
       try {
-        return await this.messages.take(topic, text, Date.now());
+        return await this.messages.take(topic, text, clock.now());
       } catch (error) {
         if (!outageOf(error)) return this.refuse(topic, error);
         await delay(PAUSE, undefined, { ref: false });

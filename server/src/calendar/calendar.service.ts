@@ -3,6 +3,7 @@ import type { Language } from '@dewpot/core/units';
 import type { CalendarAddress, CalendarView } from '@dewpot/contract';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { clock } from '../clock.js';
 import { PersonEntity } from '../accounts/accounts.entities.js';
 import { CastsService } from '../casts/index.js';
 import { zoneOf } from '../config.js';
@@ -34,7 +35,7 @@ export class CalendarService {
   /** Makes a secret address for a person's calendar; one that was there before stops. It is told this once. */
   async makeAddress({ personId, workshopId }: CurrentUser): Promise<CalendarAddress> {
     const token = newToken();
-    const key = { id: uuid(), workshopId, personId, tokenHash: hashToken(token), madeAt: Date.now() };
+    const key = { id: uuid(), workshopId, personId, tokenHash: hashToken(token), madeAt: clock.now() };
     await this.rows.of(CalendarKeyEntity).upsert(key, ['workshopId', 'personId']);
     return { path: `/api/calendar/${token}/round.ics` };
   }
@@ -48,7 +49,7 @@ export class CalendarService {
     const { settings } = await this.rows.workshop();
     const { name, units: system, currency } = settings;
     const say = speakerFor({ language, system, currency, zone: zoneOf(settings) });
-    return calendarOf(await this.casts.shelf(), await this.plans.today(), name, say, Date.now());
+    return calendarOf(await this.casts.shelf(), await this.plans.today(), name, say, clock.now());
   }
 
   /** The calendar at a secret address, in the language of whose it is, else in `asked`. @throws ProblemError 404 where there is none. */

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
 import { OrderInput, type OrderView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { WhileUnchanged } from '../http/unchanged.js';
 import { OrdersService } from './orders.service.js';
@@ -12,12 +13,12 @@ export class OrdersController {
   @WhileUnchanged()
   @Get()
   list(): Promise<OrderView[]> {
-    return this.orders.list(Date.now());
+    return this.orders.list(clock.now());
   }
 
   @Put(':id')
   save(@Key() id: string, @Body() order: OrderInput): Promise<OrderView> {
-    return this.orders.save(id, order, Date.now());
+    return this.orders.save(id, order, clock.now());
   }
 
   @Delete(':id')

@@ -7,6 +7,7 @@ import {
   type CalendarTodayView,
   type CasterWeekView,
 } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { CurrentUser } from '../http/request.js';
 import { CalendarFactsService } from './calendar-facts.service.js';
 import { PlansService } from './plans.service.js';
@@ -24,7 +25,7 @@ export class PlansController {
   /** What the calendar is planned from. */
   @Get('facts')
   facts(@CurrentUser() { personId }: CurrentUser): Promise<CalendarFacts> {
-    return this.known.facts(personId, Date.now());
+    return this.known.facts(personId, clock.now());
   }
 
   /** The plan that is kept. */

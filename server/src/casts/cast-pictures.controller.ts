@@ -1,5 +1,6 @@
 import { Controller, Delete, Get, Header, HttpCode, Post, Query, StreamableFile } from '@nestjs/common';
 import { PhotoQuery, PictureQuery, type CastPictureView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { ForRole } from '../http/request.js';
 import type { Redrawn } from '../pictures/redraw.js';
@@ -19,7 +20,7 @@ export class CastPicturesController {
   @Post('casts/:id/pictures')
   @TakesPicture()
   add(@Key() castId: string, @Query() shown: PictureQuery, @Picture() picture: Redrawn): Promise<CastPictureView> {
-    return this.pictures.add(castId, picture, shown, Date.now());
+    return this.pictures.add(castId, picture, shown, clock.now());
   }
 
   @Get('cast-pictures/:id')

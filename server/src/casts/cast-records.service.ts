@@ -14,6 +14,7 @@ import {
   type Life,
 } from '@dewpot/core/casts';
 import type { CastEventTold, ColourSeenInput } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity } from './casts.entities.js';
 import { listedBy } from './casts.mappers.js';
@@ -239,7 +240,7 @@ export class CastRecordsService {
     const { life } = row.projection;
     const sealer: Sealer = event.product ?? sealers[event.sealer];
     const last = lastCoat(life);
-    const since = last ? await this.dryness.ambientBetween(row, last.at, event.at, Date.now()) : [];
+    const since = last ? await this.dryness.ambientBetween(row, last.at, event.at, clock.now()) : [];
     const remarks = remarksOnCoat(life, {
       sealer,
       at: event.at,

@@ -9,6 +9,7 @@ import {
   type CastView,
   type Page,
 } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { CurrentUser, ForRole } from '../http/request.js';
 import { WhileUnchanged } from '../http/unchanged.js';
@@ -45,6 +46,6 @@ export class CastsController {
     @Body() given: CastEventInput,
     @CurrentUser() { personId }: CurrentUser,
   ): Promise<CastDetail> {
-    return this.casts.append(id, byKind(castEvents, given), personId, Date.now());
+    return this.casts.append(id, byKind(castEvents, given), personId, clock.now());
   }
 }

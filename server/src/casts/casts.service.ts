@@ -14,6 +14,7 @@ import type {
 } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { clock } from '../clock.js';
 import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
 import { castPictureView, castRow, listedBy, underForecast } from './casts.mappers.js';
 import { pageOf, withWords, type ListOrder } from '../db/page.js';
@@ -60,7 +61,7 @@ export class CastsService {
 
   /** Casts that stand on the shelf, and those that are out but wanted again. */
   async shelf(): Promise<CastView[]> {
-    const now = Date.now();
+    const now = clock.now();
     const where = [{ stage: In([...ON_SHELF]) }, { wakesAt: LessThan(now + WAKES_BEFORE) }];
     const found = await this.rows.of(CastEntity).find({ where, order: { id: 'ASC' } });
     const dues = await this.dues.of(found, now);
@@ -82,7 +83,7 @@ export class CastsService {
 
   async detail(id: string): Promise<CastDetail> {
     const row = await this.row(id);
-    return this.whole(row, await this.records.events(id), Date.now());
+    return this.whole(row, await this.records.events(id), clock.now());
   }
 
   async create({ pouredAt, personId, ...cast }: NewCastRow): Promise<void> {

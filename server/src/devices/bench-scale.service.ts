@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InputError, msg } from '@dewpot/core/units';
 import type { ScaleEventInput, ScaleReading, ScaleReadingInput, ScaleState, ScaleView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';
 import { BenchScaleEntity } from './devices.entities.js';
@@ -24,12 +25,12 @@ export class BenchScaleService {
 
   /** Pours on and off the simulated scale, tares it, or cuts its link for a while. */
   async act(given: ScaleEventInput): Promise<ScaleView> {
-    return scaleView(await this.change((state) => scaleAfter(state, given, Date.now())));
+    return scaleView(await this.change((state) => scaleAfter(state, given, clock.now())));
   }
 
   /** Takes a reading of a real scale. @throws InputError where it lies in the future. */
   async take(given: ScaleReadingInput): Promise<void> {
-    const now = Date.now();
+    const now = clock.now();
     const { at = now } = given;
     if (at > now + AHEAD)
       throw new InputError([

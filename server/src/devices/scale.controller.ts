@@ -1,5 +1,6 @@
 import { Body, Controller, Get, Headers, HttpCode, Post } from '@nestjs/common';
 import { ScaleEventInput, ScaleReadingInput, type ScaleView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { CurrentUser, ForRole } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
 import { BenchScaleService } from './bench-scale.service.js';
@@ -39,6 +40,6 @@ export class ScaleController {
   /** Readings as server-sent events, five a second, each a `ScaleReading`; nothing while the link is down. */
   @Stream('stream')
   stream(@CurrentUser() visitor: CurrentUser, @Headers('last-event-id') lastId?: string) {
-    return this.streams.open(visitor, { read: () => this.scale.readingAt(Date.now()), every: EVERY, lastId });
+    return this.streams.open(visitor, { read: () => this.scale.readingAt(clock.now()), every: EVERY, lastId });
   }
 }

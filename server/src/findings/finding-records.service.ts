@@ -7,6 +7,7 @@ import { usualMoistCuring } from '@dewpot/core/curing';
 import { keyedRecord, type FindingRecord, type KeptRecord } from '@dewpot/core/findings';
 import { releaseCalled, releasesFor } from '@dewpot/core/moulds';
 import { In, IsNull, Not } from 'typeorm';
+import { clock } from '../clock.js';
 import { PersonEntity } from '../accounts/accounts.entities.js';
 import { PlaceSeriesCache, staysOf } from '../ambient/index.js';
 import { CalculationPool } from '../calculation/calculation-pool.js';
@@ -129,7 +130,7 @@ export class FindingRecordsService {
     poured: number,
     earliest: number,
   ): Promise<GatheredAir> {
-    const [now, from] = [Date.now(), poured - HOUR];
+    const [now, from] = [clock.now(), poured - HOUR];
     const until = Math.min(now, poured + LOOKED_AT);
     const { recorded, basis } = await this.climates.series(place, earliest - HOUR, now);
     const at = (time: number) => [ambientAtTime(recorded, time)].flatMap((one) => (one ? [{ ...one, at: time }] : []));

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { isGood } from '@dewpot/core/findings';
 import type { AllWaysView, CastFindings, PourFindings, WatchView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastEntity } from '../casts/casts.entities.js';
@@ -58,6 +59,6 @@ export class FindingsService {
   async watch(): Promise<WatchView> {
     const left = await this.records.gather();
     const { all } = await this.records.crossing();
-    return { ...(await this.calculations.run('watch', all, Date.now())), left };
+    return { ...(await this.calculations.run('watch', all, clock.now())), left };
   }
 }

@@ -1,5 +1,6 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ForgottenInput, type LearnedView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { OwnTransactions } from '../http/request.js';
 import { LearnedService } from './learned.service.js';
 
@@ -17,7 +18,7 @@ export class LearnedController {
   @Post('forget')
   @HttpCode(204)
   forget(@Body() asked: ForgottenInput): Promise<void> {
-    return this.learned.forget(asked, Date.now());
+    return this.learned.forget(asked, clock.now());
   }
 
   @Post('recall')

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { TrialClosing, TrialInput, type TrialView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { OwnTransactions } from '../http/request.js';
 import { TrialsService } from './trials.service.js';
@@ -24,7 +25,7 @@ export class TrialsController {
   @Post(':id/close')
   @HttpCode(204)
   close(@Key() id: string, @Body() closing: TrialClosing): Promise<void> {
-    return this.trials.close(id, closing, Date.now());
+    return this.trials.close(id, closing, clock.now());
   }
 
   @Delete(':id')

@@ -1,6 +1,15 @@
-import { Inject, Injectable, type CanActivate, type ExecutionContext, type OnModuleDestroy } from '@nestjs/common';
+import {
+  Inject,
+  Injectable,
+  Logger,
+  type CanActivate,
+  type ExecutionContext,
+  type OnModuleDestroy,
+} from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import pg from 'pg';
+import { SECOND } from '@dewpot/core/units';
+import { clock } from '../clock.js';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { appUrl } from '../db/connection.js';
 import { outageOf, type Outage } from '../db/outage.js';
@@ -19,6 +28,7 @@ const TAKE_ROOM = `CREATE TEMP TABLE room AS SELECT md5(random()::text) FROM gen
 /** Whether the database answers, and whether it can be written to: by a connection of its own, so that no crowd of requests is in its way. */
 @Injectable()
 export class DatabaseHealth implements OnModuleDestroy {
+  private readonly log = new Logger(DatabaseHealth.name);
   private readonly line: pg.Pool;
   private asked = { at: -Infinity, state: Promise.resolve<DatabaseState>('ok') };
   /** What was last known. */
@@ -59,10 +69,23 @@ export class DatabaseHealth implements OnModuleDestroy {
     await this.line.end();
   }
 
+  /** A write, however small: a database that can only be read shows itself in nothing else. It tells the time too. */
+  private async pulse(): Promise<void> {
+    const asked = new Date().getTime();
+    const { rows } = await this.line.query<{ at: number }>(
+      'select pulse(), extract(epoch from clock_timestamp())::float8 * 1000 as at',
+    );
+    const before = clock.offset;
+    clock.hear(rows[0]?.at ?? asked, asked, new Date().getTime());
+    if (clock.offset !== 0 && before === 0)
+      this.log.warn(
+        `This server's clock is ${Math.round(clock.offset / SECOND)} s off the database's, which it goes by.`,
+      );
+  }
+
   private async look(): Promise<DatabaseState> {
     try {
-      // A write, however small: a database that can only be read shows itself in nothing else.
-      await this.line.query('select pulse()');
+      await this.pulse();
       if (this.full) await this.line.query(TAKE_ROOM);
       this.full = false;
       this.last = 'ok';

@@ -15,6 +15,7 @@ import { MINUTE } from '@dewpot/core/units';
 import type { Response } from 'express';
 import { LRUCache } from 'lru-cache';
 import { from, lastValueFrom, tap, type Observable } from 'rxjs';
+import { clock } from '../clock.js';
 import { COOKIE } from '../accounts/cookie.js';
 import { Sessions } from '../accounts/sessions.js';
 import { CONFIG, type ServerConfig } from '../config.js';
@@ -46,7 +47,7 @@ export const stateOf = (areas: readonly Area[] | undefined, revisions: Revisions
 function circumstances(areas: readonly Area[] | undefined, standing: Standing, headers: IncomingHttpHeaders): string {
   const { workshopId, revisions, role, readsIn } = standing;
   const { language, units, currency } = readsIn;
-  const minute = Math.floor(Date.now() / MINUTE);
+  const minute = Math.floor(clock.now() / MINUTE);
   return [
     workshopId,
     stateOf(areas, revisions),

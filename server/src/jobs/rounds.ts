@@ -1,4 +1,5 @@
 import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { clock } from '../clock.js';
 
 interface Times {
   /** How soon after the server's start, ms. */
@@ -40,7 +41,7 @@ export class Rounds implements OnApplicationBootstrap, OnModuleDestroy {
 
   private async run(round: Round): Promise<void> {
     try {
-      await round.go(Date.now());
+      await round.go(clock.now());
     } catch (error) {
       this.log.warn(`${round.trouble}: ${String(error)}`);
     }

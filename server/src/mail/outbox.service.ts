@@ -3,6 +3,7 @@ import { Injectable, type OnModuleInit } from '@nestjs/common';
 import type { MailState, MailView, Page, PageQuery } from '@dewpot/contract';
 import { LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { clock } from '../clock.js';
 import { pageOf, withWords } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
@@ -39,7 +40,7 @@ export class OutboxService implements OnModuleInit {
     const mails = this.rows.of(MailEntity);
     const id = uuid();
     const { workshopId } = this.rows;
-    const madeAt = Date.now();
+    const madeAt = clock.now();
     await mails.delete({ madeAt: LessThan(madeAt - KEPT_FOR) });
     const row = { id, workshopId, ...mail, kept: !this.sender.named, madeAt, sentAt: null, error: null };
     await mails.insert(row);
@@ -61,7 +62,7 @@ export class OutboxService implements OnModuleInit {
     // Forgotten, or sent by another try of the same job.
     if (!mail || mail.text === null) return undefined;
     const error = await this.sender.send({ ...mail, text: mail.text }).then(() => undefined, whyFailed);
-    const ended = error === undefined ? { sentAt: Date.now(), text: null, error: null } : { error };
+    const ended = error === undefined ? { sentAt: clock.now(), text: null, error: null } : { error };
     await this.rows.inWorkshop(workshopId, () => this.rows.of(MailEntity).update({ id }, ended));
     return error;
   }

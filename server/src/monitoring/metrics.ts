@@ -2,6 +2,7 @@ import { createServer, type Server } from 'node:http';
 import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client';
 import type { Pool } from 'pg';
 import type { DataSource } from 'typeorm';
+import { clock } from '../clock.js';
 import { ofApi } from '../http/request.js';
 import type { Replica } from '../db/replica.js';
 import type { Answered } from './answered.js';
@@ -34,6 +35,14 @@ export class Metrics {
         this.set({ state: 'idle' }, idleCount);
         this.set({ state: 'busy' }, totalCount - idleCount);
         this.set({ state: 'waited for' }, waitingCount);
+      },
+    });
+    new Gauge({
+      name: 'dewpot_clock_offset_seconds',
+      help: 'How far the database’s clock is ahead of this server’s; 0 where they agree within two seconds',
+      registers: [registry],
+      collect() {
+        this.set(clock.offset / 1000);
       },
     });
     new Counter({

@@ -10,6 +10,7 @@ import {
   type PourView,
   type RunView,
 } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { OwnTransactions, CurrentUser, ForRole } from '../http/request.js';
 import { WhileUnchanged } from '../http/unchanged.js';
@@ -52,7 +53,7 @@ export class PoursController {
   @Post(':id/start')
   @HttpCode(200)
   start(@Key() id: string): Promise<PourView> {
-    return this.pours.start(id, Date.now());
+    return this.pours.start(id, clock.now());
   }
 
   @ForRole('helper')
@@ -60,7 +61,7 @@ export class PoursController {
   @HttpCode(200)
   @OwnTransactions()
   finish(@Key() id: string, @Body() given: PourFinish, @CurrentUser() { personId }: CurrentUser): Promise<PourView> {
-    return this.pours.finish(id, given, personId, Date.now());
+    return this.pours.finish(id, given, personId, clock.now());
   }
 
   /** All that happened in a pour at the bench. */
@@ -80,7 +81,7 @@ export class PoursController {
     @Body() { events }: RunEventsInput,
     @CurrentUser() { personId }: CurrentUser,
   ): Promise<RunView> {
-    return this.runs.add(id, events, personId, Date.now());
+    return this.runs.add(id, events, personId, clock.now());
   }
 
   @Post(':id/undo')

@@ -6,6 +6,7 @@ import { dryUsed, faceColouringOf, mainColour, type PourLog } from '@dewpot/core
 import { castCode } from '@dewpot/core/casts';
 import { markedBy, markOf } from '@dewpot/core/findings';
 import type { Page, PastPoursView, PourFinish, PourInput, PourRow, PoursQuery, PourView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
@@ -93,7 +94,7 @@ export class PoursService {
    * Saves a plan with copies of all it uses; refuses one that cannot be poured. It is made without a transaction: the version
    * that it was made on is looked at again when it is written.
    */
-  async save(id: string, { version, ...input }: PourInput, now = Date.now()): Promise<PourView> {
+  async save(id: string, { version, ...input }: PourInput, now = clock.now()): Promise<PourView> {
     await this.pastPours.learnOlder();
     const data = await this.rows.transaction(async () => {
       checkPlanned(await this.rows.of(PourEntity).findOneBy({ id }));

@@ -1,5 +1,6 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { setImmediate as breathe } from 'node:timers/promises';
+import { clock } from '../clock.js';
 import { CastEntity, storedProjection } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
@@ -46,7 +47,7 @@ export class RefitsService implements OnModuleInit {
   }
 
   private async refitSome(ids: readonly string[]): Promise<void> {
-    const now = Date.now();
+    const now = clock.now();
     // Locked first, then judged by what holds once the lock is had: a slow judgement never overwrites a newer one.
     const casts = await this.rows
       .of(CastEntity)

@@ -13,6 +13,7 @@ import {
   type TintsView,
   type TintView,
 } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { WhileUnchanged } from '../http/unchanged.js';
 import { TintFilesService } from './tint-files.service.js';
@@ -42,7 +43,7 @@ export class TintsController {
   @Post('import')
   @HttpCode(200)
   bring(@Body() given: TintImport): Promise<ImportView> {
-    return this.files.bring(given, Date.now());
+    return this.files.bring(given, clock.now());
   }
 
   @Get(':id/revisions')
@@ -69,7 +70,7 @@ export class SwatchesController {
 
   @Put(':id')
   save(@Key() id: string, @Body() given: SwatchInput): Promise<SwatchView> {
-    return this.tints.saveSwatch(id, given, Date.now());
+    return this.tints.saveSwatch(id, given, clock.now());
   }
 
   @Delete(':id')
@@ -82,13 +83,13 @@ export class SwatchesController {
   @Post(':id/readings')
   @HttpCode(204)
   keepReading(@Key() id: string, @Body() given: ColourReadingInput): Promise<void> {
-    return this.tints.keepReading(id, given, Date.now());
+    return this.tints.keepReading(id, given, clock.now());
   }
 
   /** What the simulated colour reader says of a chip; nothing is kept. */
   @Post(':id/reading')
   @HttpCode(200)
   read(@Key() id: string): Promise<ChipReading> {
-    return this.tints.readSwatch(id, Date.now());
+    return this.tints.readSwatch(id, clock.now());
   }
 }

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { WebhookInput, type WebhookMade, type WebhookView } from '@dewpot/contract';
+import { clock } from '../clock.js';
 import { Key } from '../http/key-param.js';
 import { ForRole, InPerson } from '../http/request.js';
 import { WebhooksService } from './webhooks.service.js';
@@ -20,14 +21,14 @@ export class WebhooksController {
   /** Makes one. Its secret is told this once. */
   @Post()
   make(@Body() given: WebhookInput): Promise<WebhookMade> {
-    return this.webhooks.make(given, Date.now());
+    return this.webhooks.make(given, clock.now());
   }
 
   /** Sends something to try it. */
   @Post(':id/try')
   @HttpCode(204)
   try(@Key() id: string): Promise<void> {
-    return this.webhooks.try(id, Date.now());
+    return this.webhooks.try(id, clock.now());
   }
 
   @Delete(':id')

@@ -4,6 +4,7 @@ import type { WebhookBody, WebhookDeliveryView, WebhookInput, WebhookMade, Webho
 import { DAY, msg } from '@dewpot/core/units';
 import { IsNull, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { clock } from '../clock.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Jobs } from '../jobs/jobs.service.js';
@@ -92,11 +93,11 @@ export class WebhooksService implements OnModuleInit {
     // Removed, or sent by another try of the same job.
     if (!found) return undefined;
     const { hook, delivery } = found;
-    const error = await this.sender.send({ ...hook, id, body: JSON.stringify({ id, ...delivery.body }) }, Date.now()).then(
+    const error = await this.sender.send({ ...hook, id, body: JSON.stringify({ id, ...delivery.body }) }, clock.now()).then(
       () => undefined,
       whyFailed,
     );
-    const ended = { tries: delivery.tries + 1, error: error ?? null, ...(error === undefined && { deliveredAt: Date.now() }) };
+    const ended = { tries: delivery.tries + 1, error: error ?? null, ...(error === undefined && { deliveredAt: clock.now() }) };
     await this.rows.inWorkshop(workshopId, () => this.rows.of(WebhookDeliveryEntity).update({ id }, ended));
     return error;
   } // prettier-ignore
