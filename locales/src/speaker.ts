@@ -32,6 +32,10 @@ const lowerFirst = (text: string): string =>
 const joined = (text: string): string =>
   text.replace(/(^|\s)([Dd]e|[Aa]) el (?=\p{Ll})/gu, (_, before: string, word: string) => `${before}${word}l `);
 
+/** Kinds of a parsed sentence's parts, as the parser numbers them (its own enumeration would be loaded whole). */
+const LITERAL = 0;
+const ARGUMENT = 1;
+
 const day = { day: 'numeric', month: 'short', year: 'numeric' } as const;
 /** US readers tell the clock by a.m. and p.m. */
 const clockOf = ({ system }: Reader): Intl.DateTimeFormatOptions =>
@@ -47,25 +51,65 @@ const momentParts: Record<Moment['as'], (clock: Intl.DateTimeFormatOptions) => I
   exact: (clock) => ({ weekday: 'long', ...day, month: 'long', ...clock }),
 };
 
-/** Makes the speaker of a reader. `lookup` finds sentences; those that take values are parsed once and kept. */
-export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
-  const locale = localeOf(reader);
-  const parsed = new Map<Entry, IntlMessageFormat>();
-  const dateFormats = new Map<Moment['as'], Intl.DateTimeFormat>();
+/** What is made once for all who read in a locale: sentences that choose by their values, and ways to write a moment. */
+class Formats {
+  private static readonly all = new Map<string, Formats>();
+  private readonly sentences = new Map<Entry, IntlMessageFormat>();
+  private readonly moments = new Map<string, Intl.DateTimeFormat>();
 
-  function dates(as: Moment['as']): Intl.DateTimeFormat {
-    const zone = reader.zone && { timeZone: reader.zone };
-    const known =
-      dateFormats.get(as) ?? new Intl.DateTimeFormat(locale, { ...momentParts[as](clockOf(reader)), ...zone });
-    dateFormats.set(as, known);
+  private constructor(private readonly locale: string) {}
+
+  static of(locale: string): Formats {
+    const known = Formats.all.get(locale) ?? new Formats(locale);
+    Formats.all.set(locale, known);
     return known;
   }
 
+  sentence(entry: Entry): IntlMessageFormat {
+    const known =
+      this.sentences.get(entry) ?? new IntlMessageFormat(entry, this.locale, undefined, { ignoreTag: true });
+    this.sentences.set(entry, known);
+    return known;
+  }
+
+  moment(as: Moment['as'], reader: Reader): Intl.DateTimeFormat {
+    const key = `${as} ${reader.zone}`;
+    const zone = reader.zone && { timeZone: reader.zone };
+    const known =
+      this.moments.get(key) ?? new Intl.DateTimeFormat(this.locale, { ...momentParts[as](clockOf(reader)), ...zone });
+    this.moments.set(key, known);
+    return known;
+  }
+}
+
+/** Makes the speaker of a reader. `lookup` finds sentences. */
+export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
+  const locale = localeOf(reader);
+  const formats = Formats.of(locale);
+
   function written(entry: Entry, values: Values): string {
     if (typeof entry === 'string' && !entry.includes('{')) return entry;
-    const format = parsed.get(entry) ?? new IntlMessageFormat(entry, locale, undefined, { ignoreTag: true });
-    parsed.set(entry, format);
-    return String(format.format(spoken(values)));
+    return plain(entry, values) ?? String(formats.sentence(entry).format(spoken(values)));
+  }
+
+  /** A parsed sentence that only names its values; undefined where it chooses by them, or one is missing. */
+  function plain(entry: Entry, values: Values): string | undefined {
+    if (typeof entry === 'string') return undefined;
+    let text = '';
+    for (const part of entry) {
+      const said = part.type === LITERAL ? part.value : part.type === ARGUMENT ? named(part.value, values) : undefined;
+      if (said === undefined) return undefined;
+      text += said;
+    }
+    return text;
+  }
+
+  /** A value by the name that a sentence has for it. */
+  function named(name: string, values: Values): string | undefined {
+    const value = values[name];
+    if (value !== undefined) return typeof value === 'number' ? String(value) : sayValue(value);
+    const whole = name.endsWith('Inline') ? values[name.slice(0, -'Inline'.length)] : undefined;
+    return whole === undefined ? undefined : inline(whole);
   }
 
   /** Values as the sentence takes them: numbers to count by, the rest as text, each also as it stands within a sentence, made only where one asks. */
@@ -109,7 +153,7 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
         value.list.map(sayValue),
       );
     if ('number' in value) return writeNumber(value.number, value.decimals, reader);
-    if ('at' in value) return dates(value.as).format(value.at);
+    if ('at' in value) return formats.moment(value.as, reader).format(value.at);
     return sayQuantity(value);
   }
 

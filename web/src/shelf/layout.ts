@@ -78,6 +78,9 @@ export function lineHeight(line: readonly PlacedGroup[], width: number, scale: n
   return { ground, height: ground + BOARD + FRONT + BELOW };
 }
 
+/** Pixels per mm at which a shelf may be drawn where all of it fits, from the least. */
+const SCALES = Array.from({ length: 13 }, (_, i) => 0.24 + i * 0.02);
+
 /** Largest pixels per mm at which each plank keeps to one line and all fit the room; the least that can be told apart where none does. */
 export function shelfScale(planks: readonly (readonly Group[])[], room: ShelfRoom, say: Speaker): number {
   const fits = (scale: number) => {
@@ -85,6 +88,12 @@ export function shelfScale(planks: readonly (readonly Group[])[], room: ShelfRoo
     const height = laid.reduce((sum, [line = []]) => sum + lineHeight(line, room.width, scale, true).height, 0);
     return laid.every((lines) => lines.length <= 1) && height <= room.height;
   };
-  const scales = Array.from({ length: 13 }, (_, i) => 0.48 - i * 0.02);
-  return scales.find(fits) ?? (hasGutter(room.width) ? 0.34 : 0.3);
+  // What fits at one scale fits at each smaller one, so that few have to be tried: on a phone, where none does, one.
+  let [fitting, tooLarge] = [-1, SCALES.length];
+  for (let tried = 0; tried < tooLarge; tried = Math.ceil((fitting + tooLarge) / 2)) {
+    if (fits(defined(SCALES[tried]))) fitting = tried;
+    else tooLarge = tried;
+    if (tooLarge - fitting <= 1) break;
+  }
+  return SCALES[fitting] ?? (hasGutter(room.width) ? 0.34 : 0.3);
 }

@@ -66,11 +66,15 @@ describe('the shelf', () => {
     const few = [many.slice(0, 5), [], [], [], []];
     const scale = shelfScale(few, { width: 800, height: 510 }, say);
     expect(scale).toBeLessThan(0.48);
-    expect(layoutPlank(few[0]!, 800, scale, say)).toHaveLength(1);
-    const heights = few.map(
-      (groups) => lineHeight(layoutPlank(groups, 800, scale, say)[0] ?? [], 800, scale, true).height,
-    );
-    expect(heights.reduce((sum, height) => sum + height, 0)).toBeLessThanOrEqual(510);
+    const taken = (at: number) => {
+      const laid = few.map((groups) => layoutPlank(groups, 800, at, say));
+      const heights = laid.map(([line = []]) => lineHeight(line, 800, at, true).height);
+      return { lines: laid[0]!.length, height: heights.reduce((sum, height) => sum + height, 0) };
+    };
+    expect(taken(scale).lines).toBe(1);
+    expect(taken(scale).height).toBeLessThanOrEqual(510);
+    const larger = taken(scale + 0.02);
+    expect(larger.lines > 1 || larger.height > 510).toBe(true);
   });
 });
 

@@ -11,14 +11,17 @@ const files = import.meta.glob<Catalogue>(['../../../locales/*/*.json', '!../../
 const kept = new Map<string, Catalogue>();
 const under = new Map<string, Promise<void>>();
 const told = new Set<string>();
+/** Stages of which a sentence was asked for before it was here. */
+const wanted = new Set<string>();
 const readers = new Set<() => void>();
 let count = 0;
 
 const nameOf = (language: Language, stage: string) => `${language}/${stage}`;
 
-/** Keeps the sentences of a stage. */
+/** Keeps the sentences of a stage. Where none of them was asked for yet nothing is said anew. */
 export function keepCatalogue(language: Language, stage: string, sentences: Catalogue): void {
   kept.set(nameOf(language, stage), sentences);
+  if (!wanted.delete(nameOf(language, stage))) return;
   count += 1;
   readers.forEach((hear) => hear());
 }
@@ -44,6 +47,12 @@ function loadCatalogue(language: Language, stage: string): Promise<void> {
   return fetched;
 }
 
+/** Fetches the sentences of a stage for somebody who waits for them. */
+function want(language: Language, stage: string): void {
+  wanted.add(nameOf(language, stage));
+  void loadCatalogue(language, stage);
+}
+
 /** Fetches what the first screen says, all at once, so that it stands whole when it is drawn. */
 export async function loadFirst(language: Language): Promise<void> {
   await Promise.all(['shell', 'shelf', 'today', 'units'].map((stage) => loadCatalogue(language, stage)));
@@ -67,8 +76,9 @@ function missing(language: Language, key: string): Entry | undefined {
   if (!told.has(`${language} ${key}`)) reportError(new Error(`There is no sentence ${language} ${key}.`));
   told.add(`${language} ${key}`);
   if (language === FALLBACK) return undefined;
-  void loadCatalogue(FALLBACK, stage);
-  return kept.get(nameOf(FALLBACK, stage))?.[name];
+  const fallback = kept.get(nameOf(FALLBACK, stage));
+  if (!fallback) want(FALLBACK, stage);
+  return fallback?.[name];
 }
 
 /** Finds the sentences of a language; those of a stage that is not here yet are fetched. */
@@ -77,14 +87,14 @@ export const lookupIn =
   (key) => {
     const [stage = '', name = ''] = key.split('.');
     const sentences = kept.get(nameOf(language, stage));
-    if (!sentences) void loadCatalogue(language, stage);
+    if (!sentences) want(language, stage);
     return sentences && (sentences[name] ?? missing(language, key));
   };
 
-/** How often sentences came; changes when some have come. */
+/** How often sentences came that were waited for; changes when some have come. */
 export const catalogueCount = (): number => count;
 
-/** Tells when sentences have come. */
+/** Tells when sentences have come that were waited for. */
 export function hearCatalogues(hear: () => void): () => void {
   readers.add(hear);
   return () => readers.delete(hear);
