@@ -51,45 +51,33 @@ const momentParts: Record<Moment['as'], (clock: Intl.DateTimeFormatOptions) => I
   exact: (clock) => ({ weekday: 'long', ...day, month: 'long', ...clock }),
 };
 
-/** What is made once for all who read in a locale: sentences that choose by their values, and ways to write a moment. */
-class Formats {
-  private static readonly all = new Map<string, Formats>();
-  private readonly sentences = new Map<Entry, IntlMessageFormat>();
-  private readonly moments = new Map<string, Intl.DateTimeFormat>();
+/** Sentences that choose by their values, by the locale that they are read in, and ways to write a moment, by locale, zone and kind: made once for all readers. */
+const sentences = new Map<string, Map<Entry, IntlMessageFormat>>();
+const moments = new Map<string, Intl.DateTimeFormat>();
 
-  private constructor(private readonly locale: string) {}
-
-  static of(locale: string): Formats {
-    const known = Formats.all.get(locale) ?? new Formats(locale);
-    Formats.all.set(locale, known);
-    return known;
-  }
-
-  sentence(entry: Entry): IntlMessageFormat {
-    const known =
-      this.sentences.get(entry) ?? new IntlMessageFormat(entry, this.locale, undefined, { ignoreTag: true });
-    this.sentences.set(entry, known);
-    return known;
-  }
-
-  moment(as: Moment['as'], reader: Reader): Intl.DateTimeFormat {
-    const key = `${as} ${reader.zone}`;
-    const zone = reader.zone && { timeZone: reader.zone };
-    const known =
-      this.moments.get(key) ?? new Intl.DateTimeFormat(this.locale, { ...momentParts[as](clockOf(reader)), ...zone });
-    this.moments.set(key, known);
-    return known;
-  }
+/** What is kept under a key; made where it is not there yet. */
+function kept<Key, Made>(all: Map<Key, Made>, key: Key, make: () => Made): Made {
+  const made = all.get(key) ?? make();
+  all.set(key, made);
+  return made;
 }
 
 /** Makes the speaker of a reader. `lookup` finds sentences. */
 export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
   const locale = localeOf(reader);
-  const formats = Formats.of(locale);
+  const chosen = kept(sentences, locale, () => new Map<Entry, IntlMessageFormat>());
+
+  function moment(as: Moment['as']): Intl.DateTimeFormat {
+    const parts = { ...momentParts[as](clockOf(reader)), ...(reader.zone && { timeZone: reader.zone }) };
+    return kept(moments, `${locale} ${reader.zone} ${as}`, () => new Intl.DateTimeFormat(locale, parts));
+  }
 
   function written(entry: Entry, values: Values): string {
     if (typeof entry === 'string' && !entry.includes('{')) return entry;
-    return plain(entry, values) ?? String(formats.sentence(entry).format(spoken(values)));
+    const text = plain(entry, values);
+    if (text !== undefined) return text;
+    const make = () => new IntlMessageFormat(entry, locale, undefined, { ignoreTag: true });
+    return String(kept(chosen, entry, make).format(spoken(values)));
   }
 
   /** A parsed sentence that only names its values; undefined where it chooses by them, or one is missing. */
@@ -153,7 +141,7 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
         value.list.map(sayValue),
       );
     if ('number' in value) return writeNumber(value.number, value.decimals, reader);
-    if ('at' in value) return formats.moment(value.as, reader).format(value.at);
+    if ('at' in value) return moment(value.as).format(value.at);
     return sayQuantity(value);
   }
 

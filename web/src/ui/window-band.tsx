@@ -51,7 +51,8 @@ export function WindowBand({
       aria-label={`${what ? say.value(what) : ''}: ${say(windowInWords(window, now))}`}
       title={say('today.windowSpan', { good: exactTime(good), late: exactTime(late) })}
     >
-      <div className={`bg-base-300/50 relative ${large ? 'h-5' : 'h-2.5'}`}>
+      {/* The head of the mark stands above the band, and over no word. */}
+      <div className={`bg-base-300/50 relative mt-1.5 ${large ? 'h-5' : 'h-2.5'}`}>
         {part(early, good, hatch('var(--early)'))}
         {part(good, shownLate, 'var(--good)')}
         {part(late, to, hatch('var(--late)'))}
