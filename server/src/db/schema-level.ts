@@ -10,7 +10,7 @@ export interface Narrowing extends MigrationInterface {
 }
 
 /** What each server calls the connection that it always holds: it says that one of this level runs. */
-export const NEWS_LINE = 'dewpot news';
+const NEWS_LINE = 'dewpot news';
 export const newsLine = `${NEWS_LINE} ${SCHEMA_LEVEL}`;
 
 interface Levels {
