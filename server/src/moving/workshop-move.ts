@@ -11,6 +11,8 @@ const PATIENCE = 10 * SECOND;
 const MOST_STATEMENT = 600 * SECOND;
 /** Requests that are under way are through after so long, ms. */
 const UNDER_WAY = 2 * SECOND;
+/** By this lock, with the workshop's key, one moves it at a time. */
+const LOCK = 81_370_004;
 
 /** What was moved. */
 export interface Moved {
@@ -59,6 +61,7 @@ export class WorkshopMove {
 
   private async run(): Promise<Moved> {
     await this.check();
+    await this.lock();
     const begun = performance.now();
     if (!(await this.hasArrived())) {
       await this.close(true);
@@ -84,6 +87,12 @@ export class WorkshopMove {
       [accounts.map(({ id }) => id), accounts.map(({ email }) => email)]);
     if (taken.length > 0)
       throw new NotMoved(`Others have accounts with these addresses where it is to go: ${taken.map(({ email }) => email).join(', ')}. Let them change the address in one of the two places first.`);
+  } // prettier-ignore
+
+  /** One that fails opens the workshop again, and must not do so under another that copies. @throws NotMoved where another one moves it */
+  private async lock(): Promise<void> {
+    const { rows } = await this.from.query<{ mine: boolean }>('SELECT pg_try_advisory_lock($1, hashtext($2)) AS mine', [LOCK, this.workshopId]);
+    if (!rows[0]?.mine) throw new NotMoved(`The workshop ${this.workshopId} is being moved already.`);
   } // prettier-ignore
 
   /** Whether an earlier try got it there and did not finish. @throws NotMoved where it is there, and not on its way */
