@@ -62,3 +62,17 @@ describe('a mass in a field and on a scale', () => {
     expect(writeWeighing(1976, 1, us)).toBe('4.356 lb');
   });
 });
+
+describe('a time of the clock', () => {
+  it.each(['en', 'es'] as const)(
+    'is told in %s as each reader’s units have it, whoever was told before',
+    (language) => {
+      const told = (['metric', 'us', 'metric'] as const).map((system) =>
+        speakerFor({ language, system }).value({ at: Date.UTC(2026, 5, 3, 9, 5), as: 'clock' }),
+      );
+      expect(told[0]).toBe('09:05');
+      expect(told[1]).toMatch(/^9:05/);
+      expect(told[2]).toBe('09:05');
+    },
+  );
+});

@@ -51,7 +51,7 @@ const momentParts: Record<Moment['as'], (clock: Intl.DateTimeFormatOptions) => I
   exact: (clock) => ({ weekday: 'long', ...day, month: 'long', ...clock }),
 };
 
-/** Sentences that choose by their values, by the locale that they are read in, and ways to write a moment, by locale, zone and kind: made once for all readers. */
+/** Sentences that choose by their values, by the locale that they are read in, and ways to write a moment, by all that they depend on: made once for all readers. */
 const sentences = new Map<string, Map<Entry, IntlMessageFormat>>();
 const moments = new Map<string, Intl.DateTimeFormat>();
 
@@ -68,8 +68,11 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
   const chosen = kept(sentences, locale, () => new Map<Entry, IntlMessageFormat>());
 
   function moment(as: Moment['as']): Intl.DateTimeFormat {
-    const parts = { ...momentParts[as](clockOf(reader)), ...(reader.zone && { timeZone: reader.zone }) };
-    return kept(moments, `${locale} ${reader.zone} ${as}`, () => new Intl.DateTimeFormat(locale, parts));
+    const { system, zone } = reader;
+    const make = () =>
+      new Intl.DateTimeFormat(locale, { ...momentParts[as](clockOf(reader)), ...(zone && { timeZone: zone }) });
+    // Spanish is one locale whatever the units are, and these choose the clock.
+    return kept(moments, [locale, system, zone, as].join(' '), make);
   }
 
   function written(entry: Entry, values: Values): string {
