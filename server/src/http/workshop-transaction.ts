@@ -30,7 +30,6 @@ export class WorkshopTransaction implements NestInterceptor {
 
   /** What is made of the workshop's rows alone is read wherever they are as they were when its session was looked up. */
   private read<T>({ areas }: MadeOf, { workshopId, revisions }: Standing, work: () => Promise<T>): Promise<T> {
-    const state = stateOf(areas, revisions);
-    return this.rows.reading(workshopId, (there) => stateOf(areas, there) === state, work);
+    return this.rows.reading(workshopId, (there) => stateOf(areas, there) === stateOf(areas, revisions), work);
   }
 }

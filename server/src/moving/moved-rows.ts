@@ -28,9 +28,9 @@ const TABLES = `
   FROM picked JOIN pg_class c USING (oid) JOIN pg_namespace n ON n.oid = c.relnamespace
   ORDER BY (SELECT max(rank) FROM ranks WHERE ranks.oid = c.oid), 1`;
 
-/** Tables that hold something of a workshop by something else than its key, and what of it. */
-const otherwise = (workshop: string): Readonly<Record<string, string>> => {
-  const accounts = `IN (SELECT account_id FROM people WHERE workshop_id = ${workshop})`;
+/** Tables that hold something of a workshop by something else than its key, and what of it; nothing of some accounts. */
+const otherwise = (workshop: string, without: string): Readonly<Record<string, string>> => {
+  const accounts = `IN (SELECT account_id FROM people WHERE workshop_id = ${workshop} AND account_id <> ALL (${without}::uuid[]))`;
   return {
     'door.accounts': `id ${accounts}`,
     'door.passkeys': `account_id ${accounts}`,
@@ -40,10 +40,14 @@ const otherwise = (workshop: string): Readonly<Record<string, string>> => {
   };
 };
 
-/** All that is of a workshop: its rows, the accounts of its people, and the work that waits. Rows that others refer to stand first. */
-export async function rowsOf(client: pg.Client, workshopId: string): Promise<MovedRows[]> {
+/** All that is of a workshop: its rows, the accounts of its people but those of some keys, and the work that waits. Rows that others refer to stand first. */
+export async function rowsOf(
+  client: pg.Client,
+  workshopId: string,
+  without: readonly string[] = [],
+): Promise<MovedRows[]> {
   const workshop = client.escapeLiteral(workshopId);
-  const special = otherwise(workshop);
+  const special = otherwise(workshop, client.escapeLiteral(`{${without.join()}}`));
   const { rows } = await client.query<{ table: string; columns: string[] }>(TABLES, [Object.keys(special)]);
   return rows.map((one) => ({ ...one, where: special[one.table] ?? `workshop_id = ${workshop}` }));
 }

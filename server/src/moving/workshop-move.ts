@@ -4,7 +4,7 @@ import pg from 'pg';
 import { committed } from '../db/transaction.js';
 import { makeMonths } from '../ambient/reading-months.js';
 import { whyNotServed } from '../db/schema-level.js';
-import { copyRows, countOf, rowsOf, type MovedRows } from './moved-rows.js';
+import { copyRows, countOf, rowsOf } from './moved-rows.js';
 
 /** Whoever writes at the moment the workshop is closed is waited for so long, and one statement may last so long, ms. */
 const PATIENCE = 10 * SECOND;
@@ -117,23 +117,22 @@ export class WorkshopMove {
   async copy(): Promise<void> {
     await this.from.query('BEGIN ISOLATION LEVEL REPEATABLE READ');
     await this.to.query('BEGIN');
-    const rows = await rowsOf(this.from, this.workshopId);
+    const rows = await rowsOf(this.from, this.workshopId, await this.knownAccounts());
     // Accounts too: nobody changes a passphrase that has gone already.
     for (const { table, where } of rows)
       if (/^(door\.accounts|jobs\.job)$/.test(table)) await this.from.query(`SELECT 1 FROM ${table} WHERE ${where} FOR UPDATE`);
     await this.makeMonths();
-    const known = await this.knownAccounts();
-    for (const one of rows) await copyRows(this.from, this.to, known.length > 0 ? withoutAccounts(one, known) : one);
+    for (const one of rows) await copyRows(this.from, this.to, one);
     await committed(this.to, () => this.to.query('COMMIT'));
     for (const { table, where } of rows) if (table === 'jobs.job') await this.from.query(`DELETE FROM ${table} WHERE ${where}`);
     await this.from.query('COMMIT');
   } // prettier-ignore
 
-  /** Accounts that came with another workshop, as SQL has their keys: they, and what hangs on them, stay as they are there. */
+  /** Keys of accounts that came with another workshop: they, and what hangs on them, stay as they are there. */
   private async knownAccounts(): Promise<string[]> {
     const { rows: mine } = await this.from.query<{ id: string }>('SELECT account_id AS id FROM people WHERE workshop_id = $1', [this.workshopId]);
     const { rows } = await this.to.query<{ id: string }>('SELECT id FROM door.accounts WHERE id = ANY ($1)', [mine.map(({ id }) => id)]);
-    return rows.map(({ id }) => this.from.escapeLiteral(id));
+    return rows.map(({ id }) => id);
   } // prettier-ignore
 
   private async makeMonths(): Promise<void> {
@@ -177,11 +176,4 @@ export class WorkshopMove {
     await this.from.query('COMMIT');
     return rows;
   }
-}
-
-/** Rows without those of some accounts. */
-function withoutAccounts(rows: MovedRows, accounts: readonly string[]): MovedRows {
-  if (!rows.table.startsWith('door.')) return rows;
-  const key = rows.table === 'door.accounts' ? 'id' : 'account_id';
-  return { ...rows, where: `${rows.where} AND ${key} NOT IN (${accounts.join()})` };
 }
