@@ -34,16 +34,21 @@ function suite(name, report, work, read) {
   say(`\n— ${name}`);
   rmSync(report, { force: true });
   const well = work();
-  const { passed, failures } = existsSync(report)
+  const { passed, failures, pages } = existsSync(report)
     ? read(JSON.parse(readFileSync(report, 'utf8')))
-    : { passed: 0, failures: [] };
-  return { passed, failures: well || failures.length > 0 ? failures : [`${name}: the runner itself, see above`] };
+    : { passed: 0, failures: [], pages: [] };
+  return {
+    passed,
+    pages,
+    failures: well || failures.length > 0 ? failures : [`${name}: the runner itself, see above`],
+  };
 }
 
-/** Says what failed once more, where it is not lost among what passed, and counts. @param {Outcome[]} outcomes */
+/** Says what failed once more and what was seen then, where it is not lost among what passed, and counts. @param {Outcome[]} outcomes */
 function conclude(outcomes) {
   const passed = outcomes.reduce((sum, outcome) => sum + outcome.passed, 0);
   const failures = outcomes.flatMap((outcome) => outcome.failures);
+  for (const page of outcomes.flatMap(({ pages = [] }) => pages)) say(`\n— what the page showed: ${page}`);
   if (failures.length > 0) say(`\n— what failed\n${failures.join('\n')}`);
   say(`\n${passed} passed, ${failures.length} failed`);
   process.exitCode = failures.length > 0 || passed === 0 ? 1 : 0;

@@ -31,6 +31,19 @@ afterAll(async () => {
 
 const parentOf = (pid: string) => Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]);
 
+/** Sends a signal to the postmaster, which then begins no process, and to each of its processes. */
+function signalAll(signal: 'SIGSTOP' | 'SIGCONT'): void {
+  const postmaster = Number(readFileSync(join(cluster.directory, 'postmaster.pid'), 'utf8').split('\n')[0]);
+  process.kill(postmaster, signal);
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name)))
+    try {
+      if (parentOf(pid) === postmaster) process.kill(Number(pid), signal);
+    } catch (error) {
+      // A process may end while we look.
+      if (!['ENOENT', 'ESRCH'].includes((error as NodeJS.ErrnoException).code ?? '')) throw error;
+    }
+}
+
 interface Answer {
   readonly status: number;
   readonly body: Record<string, unknown>;
@@ -113,25 +126,14 @@ describe('while the database is away', () => {
   }); // prettier-ignore
 
   it('a database that holds its breath is told as away by whoever asks next, and all goes on when it breathes', async () => {
-    const children = () =>
-      readdirSync('/proc').filter((name) => {
-        try {
-          return /^\d+$/.test(name) && parentOf(name) === postmaster;
-        } catch {
-          // It ended while we looked.
-          return false;
-        }
-      });
-    const postmaster = Number(readFileSync(join(cluster.directory, 'postmaster.pid'), 'utf8').split('\n')[0]);
-    const all = [postmaster, ...children().map(Number)];
-    for (const pid of all) process.kill(pid, 'SIGSTOP');
     try {
+      signalAll('SIGSTOP');
       await until(503, () => visitor(harness).get('/api/health'));
       const { body } = await agent.get('/api/moulds/all').expect(503);
       expect(body.detail).toContain('does not answer');
       await visitor(harness).get('/api/health/live').expect(200);
     } finally {
-      for (const pid of all) process.kill(pid, 'SIGCONT');
+      signalAll('SIGCONT');
     }
     await until(200, () => visitor(harness).get('/api/health'));
     await until(200, () => agent.get('/api/moulds/all'));
