@@ -5,8 +5,8 @@ import type { TemperatureReading } from './maturity.js';
 /** Gauss–Legendre of three points on −1…1. */
 const NODES = [-Math.sqrt(0.6), 0, Math.sqrt(0.6)];
 const WEIGHTS = [5 / 9, 8 / 9, 5 / 9];
-/** Longest piece of a line that is summed at once, hours. */
-const PIECE = 1;
+/** Warming or cooling along a piece of a line that is summed at once at most, °C. Three points then tell an Arrhenius speed to 1e-9 of it. */
+const PIECE = 5;
 
 /** Which reading is the first at or after an hour; their number where none is. */
 export const placeIn = (readings: readonly TemperatureReading[], hour: number): number =>
@@ -45,7 +45,7 @@ export function integrateAlong(
   const width = b.hour - a.hour;
   if (!(width <= MOST_HOURS))
     requireNumber('readings', width, msg('curing.timeBetweenReadings'), { max: MOST_HOURS, unit: 'h' });
-  const pieces = Math.max(1, Math.ceil(width / PIECE));
+  const pieces = Math.max(1, Math.ceil(Math.abs(b.temperature - a.temperature) / PIECE));
   const slope = (b.temperature - a.temperature) / pieces;
   let sum = 0;
   for (let piece = 0; piece < pieces; piece++)
