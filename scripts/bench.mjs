@@ -175,7 +175,7 @@ async function main() {
     await load(trial.url, note);
     await answers(note, trial.url, trial.database);
     await loggersAtOnce(note, trial.url, trial.database);
-    await firstDays(await browser.newContext({ baseURL: trial.url }), note, trial.database);
+    await firstDays(await browser.newContext({ baseURL: trial.url }), note, trial.url, trial.database);
     await findings(note, await browser.newContext({ baseURL: trial.url }), trial.database);
   } finally {
     await browser.close();

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import { AS_PAGES } from './trial.mjs';
 import { fillShelf } from './bench-shelf.mjs';
+import { asking } from './load-people.mjs';
 import { withState } from './bench-state.mjs';
 import { wholePours } from './whole-pours.mjs';
 import { percentile } from './percentile.mjs';
@@ -65,23 +66,19 @@ async function fillPlaces(request) {
   return (PLACES.length * READINGS) / (spent / 1000);
 }
 
-/** Forty a second who look at it, the state being moved once a second: ms. @param {() => Promise<unknown>} ask @param {() => Promise<unknown>} move */
+/** Forty a second who look at it, the state being moved once a second: how long each took, ms. @param {() => Promise<{ ms: number }>} ask @param {() => Promise<unknown>} move */
 async function byForty(ask, move) {
-  /** @type {number[]} */
-  const times = [];
   const asked = Array.from({ length: 40 * SECONDS }, async (_, n) => {
     await wait((n * 1000) / 40);
     if (n % 40 === 0) await move();
-    const begun = performance.now();
-    await ask();
-    times.push(performance.now() - begun);
+    return (await ask()).ms;
   });
-  await Promise.all(asked);
-  return percentile(times, 0.95);
+  const times = await Promise.all(asked);
+  return `${percentile(times, 0.5).toFixed(0)} ms, p95 ${percentile(times, 0.95).toFixed(0)} ms`;
 }
 
-/** The shelf of 500 open casts with two years of readings in three places; then the same with as many closed ones. @param {import('@playwright/test').BrowserContext} context @param {Note} note @param {string} database */
-export async function firstDays(context, note, database) {
+/** The shelf of 500 open casts with two years of readings in three places; then the same with as many closed ones. @param {import('@playwright/test').BrowserContext} context @param {Note} note @param {string} url @param {string} database */
+export async function firstDays(context, note, url, database) {
   const { request } = context;
   const pours = (/** @type {number} */ casts) =>
     Array.from({ length: casts / 10 }, (_, n) => ({ count: 10, hours: 4 + n * 8, place: PLACES[n % PLACES.length] }));
@@ -95,7 +92,10 @@ export async function firstDays(context, note, database) {
   await withState(database, async (move) => {
     const made = async (/** @type {() => Promise<unknown>} */ ask) => `${(await p95(ask, move)).toFixed(0)} ms`;
     note(`Everything due to ${OPEN} open casts, 95 of 100 answers`, await made(casts), 'under 150 ms');
-    note('… forty a second who look, a change each second', `${(await byForty(casts, move)).toFixed(0)} ms (p95)`);
+    const { ask, close } = asking(url);
+    const cookie = (await context.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+    note('… forty a second who look, a change each second', await byForty(() => ask('GET', 'casts/shelf', { cookie }), move)); // prettier-ignore
+    close();
     const one = open[OPEN - 1]?.id ?? '';
     note('One cast’s page, 95 of 100 answers', await made(() => request.get(`/api/casts/${one}`)), 'under 100 ms');
     for (const { id } of open.slice(OPEN / 2)) await event(id, { type: 'broken' });

@@ -52,8 +52,8 @@ export function asking(url) {
   return { ask, close: () => agent.destroy() };
 }
 
-/** People of a workshop with a shelf of pots. @param {ReturnType<typeof asking>['ask']} ask @param {readonly import('./bench-shelf.mjs').ShelfPour[]} [pours] @returns {Promise<Person[]>} */
-export async function peopleOf(ask, pours = [{ count: 6, hours: 20 }, { count: 4, hours: 200 }]) {
+/** People of a workshop with a shelf of pots. @param {ReturnType<typeof asking>['ask']} ask @returns {Promise<Person[]>} */
+export async function peopleOf(ask) {
   let cookie = '';
   const send = (/** @type {string} */ method) => async (/** @type {string} */ path, /** @type {{ data?: object }} */ { data } = {}) => {
     const answer = await ask(method, path.replace('/api/', ''), { cookie, ...(data && { data }) });
@@ -61,10 +61,10 @@ export async function peopleOf(ask, pours = [{ count: 6, hours: 20 }, { count: 4
     return { json: () => JSON.parse(answer.text) };
   }; // prettier-ignore
   const request = { get: send('GET'), put: send('PUT'), post: send('POST') };
-  await fillShelf(/** @type {any} */ (request), pours);
+  await fillShelf(/** @type {any} */ (request), [{ count: 6, hours: 20 }, { count: 4, hours: 200 }]); // prettier-ignore
   const casts = (await request.get('/api/casts/shelf')).json().map((/** @type {{ id: string }} */ { id }) => id);
   return Array.from({ length: PEOPLE_EACH }, () => ({ cookie, casts, tags: new Map() }));
-} // prettier-ignore
+}
 
 /**
  * Fifty people in ten workshops, each asking for one thing after the other, and now and then telling one: every so many ms, or with 0

@@ -142,6 +142,29 @@ describe('an answer that has not changed', () => {
     await again(agent, '/api/casts/shelf', etag).expect(200);
   });
 
+  it('that is said to be timeless is the same ten days later, made anew', async () => {
+    const agent = await newWorkshop(harness);
+    const { casts, pour } = await pouredPots(agent, Date.now() - 20 * HOUR);
+    const workshop = await workshopOf(agent);
+    const later = Date.now() + 10 * 24 * HOUR;
+    let timeless = 0;
+    for (const { method, path } of await routesOf(harness)) {
+      if (method !== 'get' || path.endsWith('/stream')) continue;
+      const asked = path.replace('{id}', path.includes('/pours/') ? pour : casts[0]!);
+      const { headers, status, text } = await agent.get(asked);
+      if (status !== 200 || headers['cache-control'] !== 'private, no-cache') continue;
+      const now = Date.now();
+      clock.mockReturnValue(later);
+      if ((await again(agent, asked, headers.etag)).status === 304) {
+        timeless++;
+        await moveAll(workshop);
+        expect((await agent.get(asked).expect(200)).text, path).toBe(text);
+      }
+      clock.mockReturnValue(now);
+    }
+    expect(timeless).toBeGreaterThanOrEqual(13);
+  });
+
   it('is everybody’s own where it is about them, and another one once they may do less', async () => {
     const agent = await newWorkshop(harness);
     const helper = await letIn(harness, agent, { name: 'Tobias' });

@@ -90,7 +90,7 @@ export class AccountsController {
   }
 
   @EvenRemoved()
-  @WhileUnchanged({ areas: ['workshop'], own: true })
+  @WhileUnchanged({ areas: ['workshop'], own: true, timeless: true })
   @Get('session')
   session(@CurrentUser() visitor: CurrentUser): Promise<SessionView> {
     return this.workshops.sessionOf(visitor);

@@ -105,9 +105,9 @@ export class CastRecordsService {
 
   /** Appends events to a cast's life in their order, all of them or none. What they teach others is taken in after the last. @throws InputError, ProblemError */
   async recordAll(castId: string, inputs: readonly CastEventTold[], personId: string | null, now: number): Promise<Recorded> {
-    let row = await this.locked(castId);
-    const before = await this.events(castId);
-    let events = before;
+    const held = await this.locked(castId);
+    const before = held.events;
+    let { row, events } = held;
     let isJudged = true;
     const taken: Taken[] = [];
     for (const input of inputs) {
@@ -131,8 +131,8 @@ export class CastRecordsService {
 
   /** Appends an event of the application's own making, such as a part's joining. @throws InputError, ProblemError */
   async recordOwn(castId: string, event: CastEvent, personId: string | null, now: number): Promise<void> {
-    const row = await this.locked(castId);
-    const after = appendEvent(await this.events(castId), event, row.expected, now);
+    const { row, events } = await this.locked(castId);
+    const after = appendEvent(events, event, row.expected, now);
     await this.append(withLife(row, lifeOf(after)), [event], personId, now);
   }
 
@@ -140,21 +140,34 @@ export class CastRecordsService {
   private async append(row: CastEntity, fresh: readonly CastEvent[], personId: string | null, now: number): Promise<CastEntity> {
     const { workshopId } = this.rows;
     const told = fresh.map((event) => ({ id: event.id, workshopId, castId: row.id, personId, event: event as object }));
-    await this.rows.of(CastEventEntity).insert(told);
-    // What findings know of it is gathered again when somebody asks.
-    return { ...(await this.keep(row, row.projection.life, now, undefined, { finding: null })), finding: null };
+    const [kept] = await Promise.all([
+      // What findings know of it is gathered again when somebody asks.
+      this.keep(row, row.projection.life, now, undefined, { finding: null }),
+      this.rows.of(CastEventEntity).insert(told),
+    ]);
+    return { ...kept, finding: null };
   } // prettier-ignore
 
   private async judgedAnew(row: CastEntity, now: number): Promise<CastEntity> {
     return { ...row, projection: { ...row.projection, dry: await this.dryness.summary(row, now) } };
   }
 
-  private async locked(castId: string): Promise<CastEntity> {
-    await lockPours(this.rows, [castId]);
-    await this.rows.holdWorkshop();
-    const row = await this.rows.of(CastEntity).findOne({ where: { id: castId }, lock: { mode: 'for_no_key_update' } });
+  /** A cast with all that was told of it, locked after its pour, the workshop's settings being held. @throws ProblemError 404 */
+  private async locked(castId: string): Promise<Recorded> {
+    await Promise.all([
+      lockPours(this.rows, [castId]),
+      this.rows.holdWorkshop(),
+      this.rows.manager.query('select 1 from casts where id = $1 for no key update', [castId]),
+    ]);
+    // Read after the locks: of two that wait for each other the second one sees what the first one told.
+    const [row, events] = await Promise.all([
+      this.rows.of(CastEntity).findOneBy({ id: castId }),
+      this.events(castId),
+      // By these it is judged: they are at hand then.
+      this.dryness.ways(),
+    ]);
     if (!row) throw ProblemError.notFound('cast');
-    return row;
+    return { row, events };
   }
 
   /** Keeps what the events of a cast come to. */

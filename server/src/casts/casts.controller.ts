@@ -19,7 +19,7 @@ import { CastsService } from './casts.service.js';
 export class CastsController {
   constructor(private readonly casts: CastsService) {}
 
-  @WhileUnchanged()
+  @WhileUnchanged({ timeless: true })
   @Get()
   page(@Query() asked: CastsQuery): Promise<Page<CastRow>> {
     return this.casts.page(asked);

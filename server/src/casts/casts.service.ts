@@ -125,15 +125,20 @@ export class CastsService {
 
   /** A cast with its whole record, the air it stood in, and what its demouldings taught. */
   private async whole(row: CastEntity, events: readonly CastEvent[], now: number): Promise<CastDetail> {
-    const dues = await this.dues.of([row], now, row.stage === 'drying' ? await this.dryness.siblings([row]) : [row]);
+    const siblings = row.stage === 'drying' ? await this.dryness.siblings([row]) : [row];
+    const [dues, demould, pictures] = await Promise.all([
+      this.dues.of([row], now, siblings),
+      this.demoulds.view(row),
+      this.pictures(row.id),
+    ]);
     return {
       ...underForecast(row, await this.dryness.outlooks([row], now)),
       dues: dues.get(row.id) ?? [],
       events,
       dryDown: await this.dryness.dryDown(row),
       ambient: await this.dues.ambientOf(row, now),
-      demould: await this.demoulds.view(row),
-      pictures: await this.pictures(row.id),
+      demould,
+      pictures,
     };
   }
 

@@ -44,6 +44,9 @@ const TAUGHT = `with found as (
   select p.mould_id as "mouldId", p.mix_id as "mixId", p.ids, c.snapshot
   from pairs p join casts c on c.workshop_id = $1 and c.id = p.latest`;
 
+/** What was read of the lessons in a transaction. */
+const LESSONS = 'demould lessons';
+
 const keyOf = (mouldId: string, mixId: string) => `${mouldId}:${mixId}`;
 
 /** The earliest safe demoulding of each mould with each mix, learned from those before. */
@@ -54,8 +57,7 @@ export class DemouldsService {
   /** What the demouldings of these casts' moulds and mixes taught, by mould and mix. */
   async lessons(casts: readonly Pair[]): Promise<(cast: Pair) => DemouldLessonEntity | undefined> {
     const mouldIds = [...new Set(casts.map(({ mouldId }) => mouldId))];
-    const found =
-      mouldIds.length === 0 ? [] : await this.rows.of(DemouldLessonEntity).findBy({ mouldId: In(mouldIds) });
+    const found = await this.ofMoulds(mouldIds);
     const byKey = new Map(found.map((lesson) => [keyOf(lesson.mouldId, lesson.mixId), lesson]));
     return ({ mouldId, snapshot: { mixId } }) => (mixId ? byKey.get(keyOf(mouldId, mixId)) : undefined);
   }
@@ -75,13 +77,27 @@ export class DemouldsService {
 
   /** What the demouldings of these moulds were, by their mixes; nothing where what they taught is not to be used. */
   async recordsOf(mouldIds: readonly string[]): Promise<Pick<LearnedOfPair, 'mouldId' | 'mixId' | 'demoulds'>[]> {
-    if (mouldIds.length === 0) return [];
-    const found = await this.rows.of(DemouldLessonEntity).findBy({ mouldId: In([...mouldIds]) });
+    const found = await this.ofMoulds([...new Set(mouldIds)]);
     return found.flatMap((lesson) => {
       const records = countedOf(lesson);
       const { mouldId, mixId, ways } = lesson;
       return ways.off || records.length === 0 ? [] : [{ mouldId, mixId, demoulds: { records, ways: waysOf(lesson) } }];
     });
+  }
+
+  /** What the demouldings of moulds taught, read once in a transaction. */
+  private async ofMoulds(mouldIds: readonly string[]): Promise<DemouldLessonEntity[]> {
+    const known = await this.rows.once(LESSONS, () => Promise.resolve(new Map<string, Promise<DemouldLessonEntity[]>>())); // prettier-ignore
+    const lacking = mouldIds.filter((id) => !known.has(id));
+    if (lacking.length > 0) {
+      const found = this.rows.of(DemouldLessonEntity).findBy({ mouldId: In(lacking) });
+      for (const id of lacking)
+        known.set(
+          id,
+          found.then((all) => all.filter(({ mouldId }) => mouldId === id)),
+        );
+    }
+    return (await Promise.all(mouldIds.map((id) => known.get(id) ?? []))).flat();
   }
 
   /** Every demoulding that teaches, or did until it was forgotten. */
@@ -145,6 +161,7 @@ export class DemouldsService {
   }
 
   private async keep(mouldId: string, mixId: string, change: Partial<Pick<DemouldLessonEntity, 'ways' | 'records'>>) {
+    this.rows.forget(LESSONS);
     const lessons = this.rows.of(DemouldLessonEntity);
     const { workshopId } = this.rows;
     const fresh = { id: uuid(), workshopId, mouldId, mixId, ways: firstWays, records: [] as DemouldSeen[] };

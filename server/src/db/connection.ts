@@ -57,6 +57,8 @@ export function appOptions(ownerUrl: string, bouncer?: string): DataSourceOption
       connectionTimeoutMillis: 3_000,
       // Of a server that took the statement and says nothing any more.
       query_timeout: 12_000,
+      // What is asked for together goes out together, in its order, and waits for one round trip.
+      pipeline: true,
       application_name: 'dewpot',
       ...(bouncer === undefined && limits),
     },

@@ -29,8 +29,9 @@ function ofWorkshop(workshopId: string): string {
 }
 
 /**
- * Runs `work` in a transaction that sees a workshop's rows alone. It begins knowing its workshop: TypeORM's own takes a round trip
- * to begin and another one to be told. @throws Error where the workshop's key is none, and whatever `work` and the database throw
+ * Runs `work` in a transaction that sees a workshop's rows alone. It begins knowing its workshop, together with the first statement of
+ * `work`: TypeORM's own takes a round trip to begin and another one to be told. @throws Error where the workshop's key is none, and
+ * whatever `work` and the database throw
  */
 export async function transactionOf<T>(
   source: DataSource,
@@ -39,11 +40,15 @@ export async function transactionOf<T>(
 ): Promise<T> {
   const runner = source.createQueryRunner();
   try {
-    await runner.query(`START TRANSACTION; ${ofWorkshop(workshopId)}`);
+    const client = (await runner.connect()) as Client;
+    const begun = client.query(`START TRANSACTION; ${ofWorkshop(workshopId)}`);
+    // Where it does not begin, no statement of `work` does, and what stood in the way is told below.
+    begun.catch(() => undefined);
     // What TypeORM saves joins it, rather than begin another one.
     Object.assign(runner, { isTransactionActive: true });
     const done = await work(runner.manager);
-    await committed((await runner.connect()) as Client, () => runner.query('COMMIT'));
+    await begun;
+    await committed(client, () => runner.query('COMMIT'));
     return done;
   } catch (error) {
     // Of a connection that is gone, PostgreSQL takes back the transaction itself; what went wrong first is what is told.

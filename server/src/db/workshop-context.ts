@@ -4,7 +4,6 @@ import {
   DataSource,
   type EntityManager,
   type EntityTarget,
-  type FindOneOptions,
   type ObjectLiteral,
   type QueryDeepPartialEntity,
   type Repository,
@@ -98,12 +97,12 @@ export class WorkshopContext {
   /** Holds the workshop's settings as they are until the transaction is through: what is judged by them is, by the newest. */
   async holdWorkshop(): Promise<void> {
     this.forget('workshop');
-    await this.once('workshop', () => this.readWorkshop({ lock: { mode: 'pessimistic_read' } }));
+    await this.manager.query('select 1 from workshops where id = $1 for share', [this.workshopId]);
   }
 
   /** The workshop at hand: its settings, and whether it is the demo. */
   workshop(): Promise<WorkshopEntity> {
-    return this.once('workshop', () => this.readWorkshop());
+    return this.once('workshop', () => this.of(WorkshopEntity).findOneByOrFail({ id: this.workshopId }));
   }
 
   /** Changes the workshop at hand; answers how many rows that were. */
@@ -128,10 +127,6 @@ export class WorkshopContext {
 
   forget(name: string): void {
     this.required().known.delete(name);
-  }
-
-  private readWorkshop(how: Pick<FindOneOptions<WorkshopEntity>, 'lock'> = {}): Promise<WorkshopEntity> {
-    return this.of(WorkshopEntity).findOneOrFail({ where: { id: this.workshopId }, ...how });
   }
 
   of<E extends ObjectLiteral>(entity: EntityTarget<E>): Repository<E> {

@@ -31,10 +31,12 @@ export interface MadeOf {
   readonly areas?: readonly Area[];
   /** Whether it is the asker's own; else it is the same for everybody of a role. */
   readonly own?: boolean;
+  /** Whether it is the same at any time; else it is a minute old at the most. */
+  readonly timeless?: boolean;
 }
 
 /**
- * Marks a route whose answer is made of the workshop's rows and of the time, which may be a minute old. To whoever has it, it is
+ * Marks a route whose answer is made of the workshop's rows and of the time. To whoever has it, it is
  * not sent again while nothing has changed.
  */
 export const WhileUnchanged = (madeOf: MadeOf = {}) => SetMetadata(WHILE_UNCHANGED, madeOf);
@@ -43,11 +45,13 @@ export const WhileUnchanged = (madeOf: MadeOf = {}) => SetMetadata(WHILE_UNCHANG
 export const stateOf = (areas: readonly Area[] | undefined, revisions: Revisions): string =>
   areas ? areas.map((area) => `${area} ${revisions[area]}`).join(' ') : JSON.stringify(revisions);
 
-/** What an answer of those areas depends on, for all who are answered the same. */
-function circumstances(areas: readonly Area[] | undefined, standing: Standing, headers: IncomingHttpHeaders): string {
+/** The minute of a workshop. Each has its own second at which it begins: what is a minute old is not made anew for all of them at once. */
+const minuteOf = (workshopId: string) => Math.floor((clock.now() + (parseInt(workshopId.slice(-8), 16) % MINUTE)) / MINUTE); // prettier-ignore
+
+/** What such an answer depends on, for all who are answered the same. */
+function circumstances({ areas, timeless = false }: MadeOf, standing: Standing, headers: IncomingHttpHeaders): string {
   const { workshopId, revisions, role, readsIn } = standing;
   const { language, units, currency } = readsIn;
-  const minute = Math.floor(clock.now() / MINUTE);
   return [
     workshopId,
     stateOf(areas, revisions),
@@ -56,7 +60,7 @@ function circumstances(areas: readonly Area[] | undefined, standing: Standing, h
     units,
     currency,
     headers['accept-language'],
-    minute,
+    timeless ? '' : minuteOf(workshopId),
   ].join(' ');
 }
 
@@ -69,7 +73,7 @@ const MOST_TAGS = 4_000_000;
 /** To whom a tag was given out, and what the answer was made of. */
 interface Given {
   readonly token: string;
-  readonly areas: readonly Area[] | undefined;
+  readonly madeOf: MadeOf;
   /** Of what it was an answer, for whoever counts. */
   readonly route: unknown;
 }
@@ -113,7 +117,7 @@ export class Unchanged implements NestInterceptor {
     // A database that is away is told of where all else is asked of it.
     const session = await this.sessions.find(given.token).catch(() => undefined);
     if (!session || session.stale || session.goneAt !== undefined) return false;
-    if (this.tagOf(url, session, circumstances(given.areas, session, headers)) !== tag) return false;
+    if (this.tagOf(url, session, circumstances(given.madeOf, session, headers)) !== tag) return false;
     Object.assign(request, { visitor: session, route: given.route });
     response.writeHead(304, { ETag: tag }).end();
     return true;
@@ -125,20 +129,19 @@ export class Unchanged implements NestInterceptor {
     const { standing, headers, originalUrl } = request;
     const madeOf = this.reflector.get<MadeOf | undefined>(WHILE_UNCHANGED, context.getHandler());
     if (!standing || !madeOf) return next.handle();
-    const { areas, own = false } = madeOf;
-    const now = circumstances(areas, standing, headers);
+    const now = circumstances(madeOf, standing, headers);
     // An answer is as old as its asking: its tag is of the minute in which it was begun.
     const tag = this.tagOf(originalUrl, standing, now);
-    const key = `${originalUrl} ${own ? standing.personId : ''} ${now}`;
+    const key = `${originalUrl} ${madeOf.own ? standing.personId : ''} ${now}`;
     const answer = this.answer(key, async () => JSON.stringify(await lastValueFrom(next.handle())));
     // What is refused or fails has no tag: it is asked for anew.
-    return from(answer).pipe(tap(() => this.tagged(tag, areas, request, http.getResponse())));
+    return from(answer).pipe(tap(() => this.tagged(tag, madeOf, request, http.getResponse())));
   }
 
   /** Gives an answer the tag by which it is asked for again. */
-  private tagged(tag: string, areas: Given['areas'], request: AppRequest, response: Response): void {
+  private tagged(tag: string, madeOf: MadeOf, request: AppRequest, response: Response): void {
     const token = (request.cookies as Record<string, string>)[COOKIE];
-    if (token) this.given.set(`${request.headers.cookie} ${tag}`, { token, areas, route: request.route as unknown });
+    if (token) this.given.set(`${request.headers.cookie} ${tag}`, { token, madeOf, route: request.route as unknown });
     response.set({ ETag: tag, 'Cache-Control': 'private, no-cache' }).type('json');
   }
 

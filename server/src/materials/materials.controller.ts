@@ -21,14 +21,14 @@ import { MaterialsService } from './materials.service.js';
 export class MaterialsController {
   constructor(private readonly store: MaterialsService) {}
 
-  @WhileUnchanged({ areas: ['materials'] })
+  @WhileUnchanged({ areas: ['materials'], timeless: true })
   @Get('materials')
   page(@Query() asked: MaterialsQuery): Promise<Page<MaterialView>> {
     return this.store.page(asked);
   }
 
   /** Every material, lot, scoop, stick and sheet: what mixes are calculated with, also where there is no connection. */
-  @WhileUnchanged({ areas: ['materials'] })
+  @WhileUnchanged({ areas: ['materials'], timeless: true })
   @Get('store')
   all(): Promise<StoreView> {
     return this.store.all();

@@ -20,14 +20,14 @@ export class MixesController {
     private readonly files: MixFilesService,
   ) {}
 
-  @WhileUnchanged({ areas: ['recipes', 'pours'] })
+  @WhileUnchanged({ areas: ['recipes', 'pours'], timeless: true })
   @Get()
   page(@Query() asked: RecipesQuery): Promise<Page<MixView>> {
     return this.mixes.page(asked);
   }
 
   /** Every mix: what pours are planned with, also where there is no connection. */
-  @WhileUnchanged({ areas: ['recipes', 'pours'] })
+  @WhileUnchanged({ areas: ['recipes', 'pours'], timeless: true })
   @Get('all')
   all(): Promise<MixView[]> {
     return this.mixes.all();

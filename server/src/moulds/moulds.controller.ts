@@ -8,14 +8,14 @@ import { MouldsService } from './moulds.service.js';
 export class MouldsController {
   constructor(private readonly moulds: MouldsService) {}
 
-  @WhileUnchanged({ areas: ['moulds'] })
+  @WhileUnchanged({ areas: ['moulds'], timeless: true })
   @Get()
   page(@Query() asked: MouldsQuery): Promise<Page<MouldView>> {
     return this.moulds.page(asked);
   }
 
   /** Every mould: what pours are planned with, also where there is no connection. */
-  @WhileUnchanged({ areas: ['moulds'] })
+  @WhileUnchanged({ areas: ['moulds'], timeless: true })
   @Get('all')
   all(): Promise<MouldView[]> {
     return this.moulds.all();

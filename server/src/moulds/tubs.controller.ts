@@ -8,7 +8,7 @@ import { TubsService } from './tubs.service.js';
 export class TubsController {
   constructor(private readonly tubs: TubsService) {}
 
-  @WhileUnchanged({ areas: ['moulds'] })
+  @WhileUnchanged({ areas: ['moulds'], timeless: true })
   @Get()
   all(): Promise<TubView[]> {
     return this.tubs.all();

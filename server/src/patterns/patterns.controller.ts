@@ -8,7 +8,7 @@ import { PatternsService } from './patterns.service.js';
 export class PatternsController {
   constructor(private readonly patterns: PatternsService) {}
 
-  @WhileUnchanged({ areas: ['moulds'] })
+  @WhileUnchanged({ areas: ['moulds'], timeless: true })
   @Get()
   page(@Query() asked: PatternsQuery): Promise<Page<PatternView>> {
     return this.patterns.page(asked);

@@ -24,21 +24,21 @@ export class PoursController {
     private readonly runs: RunsService,
   ) {}
 
-  @WhileUnchanged()
+  @WhileUnchanged({ timeless: true })
   @Get()
   page(@Query() asked: PoursQuery): Promise<Page<PourRow>> {
     return this.pours.page(asked);
   }
 
   /** What earlier pours tell the next one: what they taught, and how they were made. */
-  @WhileUnchanged()
+  @WhileUnchanged({ timeless: true })
   @Get('past')
   @OwnTransactions()
   past(): Promise<PastPoursView> {
     return this.pours.past();
   }
 
-  @WhileUnchanged()
+  @WhileUnchanged({ timeless: true })
   @Get(':id')
   one(@Key() id: string): Promise<PourView> {
     return this.pours.one(id);

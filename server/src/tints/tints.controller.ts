@@ -26,14 +26,14 @@ export class TintsController {
     private readonly files: TintFilesService,
   ) {}
 
-  @WhileUnchanged({ areas: ['recipes', 'lessons', 'pours'] })
+  @WhileUnchanged({ areas: ['recipes', 'lessons', 'pours'], timeless: true })
   @Get()
   page(@Query() asked: RecipesQuery): Promise<Page<TintView>> {
     return this.tints.page(asked);
   }
 
   /** Every tint, and the chips that the workshop knows its pigments by. */
-  @WhileUnchanged({ areas: ['recipes', 'lessons', 'pours'] })
+  @WhileUnchanged({ areas: ['recipes', 'lessons', 'pours'], timeless: true })
   @Get('all')
   all(): Promise<TintsView> {
     return this.tints.all();
