@@ -64,7 +64,7 @@ export async function pageOf<E extends WorkshopRow>(
   { by, type, down = false }: ListOrder,
   { after, before, size = PAGE }: PageQuery,
 ): Promise<Page<E>> {
-  const count = await query.getCount();
+  const all = query.clone();
   const backwards = before !== undefined && after === undefined;
   const field = backwards ? 'before' : 'after';
   const from = after ?? before;
@@ -79,7 +79,7 @@ export async function pageOf<E extends WorkshopRow>(
     .orderBy(by, way)
     .addOrderBy('row.id', way)
     .limit(size + 1);
-  const { entities, raw } = await query.getRawAndEntities<{ at: string }>();
+  const [count, { entities, raw }] = await Promise.all([all.getCount(), query.getRawAndEntities<{ at: string }>()]);
   const found = entities.slice(0, size).map((row, i): [E, string] => [row, written([raw[i]?.at ?? '', row.id])]);
   if (backwards) found.reverse();
   const more = entities.length > size;

@@ -47,10 +47,12 @@ export class MaterialsService {
   constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<StoreView> {
-    const materials = await this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
-    const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC', id: 'ASC' } });
-    const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });
-    const stock = await this.rows.of(StockEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    const [materials, lots, scoops, stock] = await Promise.all([
+      this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } }),
+      this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC', id: 'ASC' } }),
+      this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } }),
+      this.rows.of(StockEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } }),
+    ]);
     return {
       materials: materials.map(materialView),
       lots: lots.map(lotView),

@@ -21,8 +21,7 @@ export class MixesService {
   constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<MixView[]> {
-    const mixes = await this.rows.of(MixEntity).find({ order: { name: 'ASC' } });
-    const used = await this.poured();
+    const [mixes, used] = await Promise.all([this.rows.of(MixEntity).find({ order: { name: 'ASC' } }), this.poured()]);
     return mixes.map((mix) => mixView(mix, used.has(versionKey(mix))));
   }
 
@@ -31,8 +30,7 @@ export class MixesService {
     const query = this.rows.of(MixEntity).createQueryBuilder('row');
     withWords(query, q, ['row.name']);
     if (material) query.andWhere(CONTAINS, { has: JSON.stringify([{ materialId: material }]) });
-    const found = await pageOf(query, recipeOrders[order], page);
-    const used = await this.poured();
+    const [found, used] = await Promise.all([pageOf(query, recipeOrders[order], page), this.poured()]);
     return { ...found, rows: found.rows.map((mix) => mixView(mix, used.has(versionKey(mix)))) };
   }
 

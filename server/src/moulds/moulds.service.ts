@@ -120,8 +120,10 @@ export class MouldsService {
 
   private async views(moulds: readonly MouldEntity[]): Promise<MouldView[]> {
     const ids = moulds.map(({ id }) => id);
-    const copies = await this.rows.of(MouldCopyEntity).findBy({ mouldId: In(ids) });
-    const pictures = await this.rows.of(MouldPictureEntity).find({ where: { mouldId: In(ids) }, order: { id: 'ASC' } });
+    const [copies, pictures] = await Promise.all([
+      this.rows.of(MouldCopyEntity).findBy({ mouldId: In(ids) }),
+      this.rows.of(MouldPictureEntity).find({ where: { mouldId: In(ids) }, order: { id: 'ASC' } }),
+    ]);
     return moulds.map((mould) => mouldView(mould, copies, pictures));
   }
 

@@ -40,10 +40,12 @@ export class TintsService {
   ) {}
 
   async all(): Promise<TintsView> {
-    const tints = await this.rows.of(TintEntity).find({ order: { name: 'ASC' } });
-    const swatches = await this.rows.of(SwatchEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
-    const used = await this.poured();
-    const forgotten = await this.forgotten.all();
+    const [tints, swatches, used, forgotten] = await Promise.all([
+      this.rows.of(TintEntity).find({ order: { name: 'ASC' } }),
+      this.rows.of(SwatchEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } }),
+      this.poured(),
+      this.forgotten.all(),
+    ]);
     return {
       tints: tints.map((tint) => tintView(tint, used)),
       swatches: swatches.map((swatch) => swatchView(swatch, forgotten)),
