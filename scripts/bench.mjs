@@ -16,6 +16,7 @@ import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { planning } from './lib/bench-calendar.mjs';
 import { answers } from './lib/bench-answers.mjs';
 import { archives } from './lib/bench-archive.mjs';
+import { tenYears } from './lib/bench-ten-years.mjs';
 import { loggersAtOnce } from './lib/bench-readings.mjs';
 import { longLists } from './lib/bench-lists.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
@@ -177,6 +178,7 @@ async function main() {
     await loggersAtOnce(note, trial.url, trial.database);
     await firstDays(await browser.newContext({ baseURL: trial.url }), note, trial.url, trial.database);
     await findings(note, await browser.newContext({ baseURL: trial.url }), trial.database);
+    await tenYears(note, demo, trial.url, trial.database);
   } finally {
     await browser.close();
     await trial.stop();
