@@ -33,6 +33,9 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
   };
 }
 
+/** What is asked for together goes out together, in its order, and waits for one round trip. */
+const together = { pipeline: true };
+
 /** What the database itself ends: a statement, a wait for a lock, a transaction in which nothing comes, ms. */
 const limits = { statement_timeout: 10_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 15_000 };
 
@@ -57,9 +60,8 @@ export function appOptions(ownerUrl: string, bouncer?: string): DataSourceOption
       connectionTimeoutMillis: 3_000,
       // Of a server that took the statement and says nothing any more.
       query_timeout: 12_000,
-      // What is asked for together goes out together, in its order, and waits for one round trip.
-      pipeline: true,
       application_name: 'dewpot',
+      ...together,
       ...(bouncer === undefined && limits),
     },
   };
@@ -71,7 +73,13 @@ export function replicaOptions(ownerUrl: string, replica: string): DataSourceOpt
     ...common,
     url: appUrlAt(ownerUrl, replica),
     poolSize: 10,
-    extra: { connectionTimeoutMillis: 500, query_timeout: 5_000, application_name: 'dewpot replica', ...limits },
+    extra: {
+      connectionTimeoutMillis: 500,
+      query_timeout: 5_000,
+      application_name: 'dewpot replica',
+      ...together,
+      ...limits,
+    },
   };
 }
 
