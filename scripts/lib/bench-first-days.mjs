@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import { AS_PAGES } from './trial.mjs';
 import { fillShelf } from './bench-shelf.mjs';
-import { asking } from './load-people.mjs';
+import { asking, cookieOf } from './load-people.mjs';
 import { withState } from './bench-state.mjs';
 import { wholePours } from './whole-pours.mjs';
 import { percentile } from './percentile.mjs';
@@ -93,7 +93,7 @@ export async function firstDays(context, note, url, database) {
     const made = async (/** @type {() => Promise<unknown>} */ ask) => `${(await p95(ask, move)).toFixed(0)} ms`;
     note(`Everything due to ${OPEN} open casts, 95 of 100 answers`, await made(casts), 'under 150 ms');
     const { ask, close } = asking(url);
-    const cookie = (await context.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+    const cookie = await cookieOf(context);
     note('… forty a second who look, a change each second', await byForty(() => ask('GET', 'casts/shelf', { cookie }), move)); // prettier-ignore
     close();
     const one = open[OPEN - 1]?.id ?? '';

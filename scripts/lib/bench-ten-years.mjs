@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { withState } from './bench-state.mjs';
-import { asking } from './load-people.mjs';
+import { asking, cookieOf } from './load-people.mjs';
 import { percentile } from './percentile.mjs';
 
 /** @typedef {import('./bench-mixes.mjs').Note} Note */
@@ -27,7 +27,8 @@ const COPIES = [
      'code', c.code || '-' || n, 'poured_at', c.poured_at - n * $3::bigint, 'wakes_at', null,
      'projection', jsonb_set(c.projection, '{life,pouredAt}', to_jsonb(c.poured_at - n * $3::bigint))))).*
    FROM casts c, generate_series(1, $2::int) n WHERE c.workshop_id = $1 AND c.stage IN ('finished', 'broken')`,
-  `INSERT INTO cast_events SELECT (jsonb_populate_record(e, jsonb_build_object('id', md5(e.id || ':' || n)::uuid, 'cast_id', md5(e.cast_id || ':' || n)::uuid))).*
+  `INSERT INTO cast_events SELECT (jsonb_populate_record(e, jsonb_build_object('id', md5(e.id || ':' || n)::uuid, 'cast_id', md5(e.cast_id || ':' || n)::uuid,
+     'event', jsonb_set(e.event, '{at}', to_jsonb((e.event ->> 'at')::numeric - n * $3::bigint))))).*
    FROM cast_events e JOIN casts c ON c.workshop_id = e.workshop_id AND c.id = e.cast_id, generate_series(1, $2::int) n
    WHERE c.workshop_id = $1 AND c.stage IN ('finished', 'broken') AND c.code !~ '-'`,
 ];
@@ -39,9 +40,8 @@ async function copyCasts(database, workshop) {
   try {
     const { rows } = await client.query(`SELECT count(*)::int AS out FROM casts WHERE workshop_id = $1 AND stage IN ('finished', 'broken')`, [workshop]); // prettier-ignore
     const times = Math.ceil(CASTS / rows[0].out);
-    const days = Math.round((10 * 365) / times) * 86_400_000;
-    for (const copy of COPIES)
-      await client.query(copy, copy.includes('$3') ? [workshop, times, days] : [workshop, times]);
+    const earlier = Math.round((10 * 365) / times) * 86_400_000;
+    for (const copy of COPIES) await client.query(copy, [workshop, times, earlier]);
     await client.query('ANALYZE');
     const { rows: now } = await client.query('SELECT count(*)::int AS all FROM casts WHERE workshop_id = $1', [workshop]); // prettier-ignore
     return now[0].all;
@@ -122,7 +122,6 @@ async function memoryAfterADay(page) {
 /** The demo's screens, then the same with ten years behind them. @param {Note} note @param {import('@playwright/test').BrowserContext} context @param {string} url @param {string} database */
 export async function tenYears(note, context, url, database) {
   const { workshop } = await (await context.request.get('/api/session')).json();
-  const cookie = (await context.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
   const page = await context.newPage();
   await page.addInitScript(watchChanges);
   const looked = () => withState(database, (move) => timesOf(page, move));
@@ -130,7 +129,7 @@ export async function tenYears(note, context, url, database) {
   await looked();
   const before = await looked();
   const casts = await copyCasts(database, workshop.id);
-  await fillPlaces(url, cookie);
+  await fillPlaces(url, await cookieOf(context));
   const after = await looked();
   for (const name of Object.keys(SCREENS)) {
     const [short = NaN, long = NaN] = [before[name], after[name]];

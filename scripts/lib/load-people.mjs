@@ -52,6 +52,9 @@ export function asking(url) {
   return { ask, close: () => agent.destroy() };
 }
 
+/** What a browser's session is told by. @param {import('@playwright/test').BrowserContext} context */
+export const cookieOf = async (context) => (await context.cookies()).map(({ name, value }) => `${name}=${value}`).join('; '); // prettier-ignore
+
 /** People of a workshop with a shelf of pots. @param {ReturnType<typeof asking>['ask']} ask @returns {Promise<Person[]>} */
 export async function peopleOf(ask) {
   let cookie = '';

@@ -1,7 +1,9 @@
 import { Client } from 'pg';
+import type { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
 import { ProblemError } from '../src/http/problem-error.js';
-import { committed } from '../src/db/transaction.js';
+import { committed, transactionOf } from '../src/db/transaction.js';
 
 it('a commit with a warning is not acknowledged: a second host may not have it', async () => {
   const client = new Client({ connectionString: process.env.DEWPOT_TEST_CLUSTER! });
@@ -20,4 +22,18 @@ it('a commit with a warning is not acknowledged: a second host may not have it',
   } finally {
     await client.end();
   }
+});
+
+it('a transaction that does not begin tells that, and not what its statements met without it', async () => {
+  const asked: string[] = [];
+  const runner = {
+    connect: () => Promise.resolve({ query: () => Promise.reject(new Error('not begun')) }),
+    query: (sql: string) => Promise.resolve(asked.push(sql)),
+    release: () => Promise.resolve(asked.push('released')),
+  };
+  const source = { createQueryRunner: () => runner } as unknown as DataSource;
+  const tried = transactionOf(source, uuid(), () => Promise.reject(new Error('nothing is there')));
+  await expect(tried).rejects.toThrow('not begun');
+  await expect(transactionOf(source, uuid(), () => Promise.resolve('done'))).rejects.toThrow('not begun');
+  expect(asked).toEqual(['ROLLBACK', 'released', 'ROLLBACK', 'released']);
 });

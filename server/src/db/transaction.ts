@@ -42,11 +42,15 @@ export async function transactionOf<T>(
   try {
     const client = (await runner.connect()) as Client;
     const begun = client.query(`START TRANSACTION; ${ofWorkshop(workshopId)}`);
-    // Where it does not begin, no statement of `work` does, and what stood in the way is told below.
+    // It is heard below.
     begun.catch(() => undefined);
     // What TypeORM saves joins it, rather than begin another one.
     Object.assign(runner, { isTransactionActive: true });
-    const done = await work(runner.manager);
+    const done = await work(runner.manager).catch(async (error: unknown) => {
+      // Where it did not begin, that is told, and not what statements met without it.
+      await begun;
+      throw error;
+    });
     await begun;
     await committed(client, () => runner.query('COMMIT'));
     return done;
