@@ -20,6 +20,22 @@ const sentences: Plugin = {
   },
 };
 
+/** The faces of the first screen are fetched beside its code: a text that changes its face once it is read is laid out twice. */
+const faces: Plugin = {
+  name: 'faces',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_, { bundle = {} }) =>
+      Object.keys(bundle)
+        .filter((file) => /(young-serif-latin-400|next-latin-wght)-normal-.*\.woff2$/.test(file))
+        .map((file) => ({
+          tag: 'link',
+          attrs: { rel: 'preload', as: 'font', type: 'font/woff2', href: `/${file}`, crossorigin: '' },
+          injectTo: 'head',
+        })),
+  },
+};
+
 const SHARED = 'shared';
 
 /** Catalogues are named by their language and their stage, everything else by what it is: what screens share would have the names of them all. */
@@ -29,12 +45,19 @@ const chunkFileNames = ({ name, facadeModuleId }: { name: string; facadeModuleId
   return language ? `assets/sentences-${language}-${stage}-[hash].js` : 'assets/[name]-[hash].js';
 };
 
+const firstSentences = (id: string): string | null => {
+  const [, language] = /\/locales\/([a-z]+)\/(?:shell|shelf|today|units)\.json$/.exec(id) ?? [];
+  return language ? `sentences-${language}-first` : null;
+};
+
 /**
  * What the first screen starts with is one file. What several screens share is gathered by which of them do: a file of its own for each
  * small module was seventy requests for the first screen, each compressed by itself.
  */
 const chunks = [
-  { name: 'start', tags: ['$initial' as const], priority: 2 },
+  { name: 'start', tags: ['$initial' as const], priority: 3 },
+  // What the first screen says is one file of each language.
+  { name: firstSentences, priority: 2 },
   { name: SHARED, minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 1_000 },
 ];
 
@@ -43,6 +66,7 @@ const icon = (name: string, side: number) => ({ src: `/${name}.png`, sizes: `${s
 export default defineConfig({
   plugins: [
     sentences,
+    faces,
     react(),
     tailwindcss(),
     // The bench opens without a connection: the application itself is kept in the browser, the workshop's data is not.

@@ -6,10 +6,12 @@ import { useIsRestoring } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { registerSW } from 'virtual:pwa-register';
+import { shelfQuery } from './api/casts';
 import { nameCastWrites } from './api/cast-writes';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { nameRunWrites } from './api/run-writes';
 import { chosenLanguage } from './api/language';
+import { sessionQuery } from './api/session';
 import { loadFirst, loadLanguage } from './ui/catalogues';
 import { retried } from './ui/retried';
 import { Reads } from './ui/say';
@@ -22,6 +24,12 @@ nameCastWrites(queryClient);
 nameRunWrites(queryClient);
 
 const ShelfPage = retried(async () => ({ default: (await import('./shelf/shelf-page')).ShelfPage }));
+// What most come for first is asked for before anything is drawn, all at once.
+void queryClient.prefetchQuery(sessionQuery);
+if (window.location.pathname === '/') {
+  void ShelfPage.ahead();
+  void queryClient.prefetchQuery(shelfQuery);
+}
 
 /** A screen with all that it says: a draft that begins with names, or a shape that depends on them, never meets an empty one. */
 const screen = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) =>

@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { Button, buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
-import { lookToday } from '../ui/casts/reading';
+import { lookToday } from '../ui/casts/look-today';
 import { Choice } from '../ui/choice';
 import { Picks } from '../ui/picks';
 import { PieceThumb } from '../ui/piece-thumb';

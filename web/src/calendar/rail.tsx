@@ -28,6 +28,9 @@ const spoken = (say: Speaker) => ({
   },
 });
 
+/** Until its width is known, px. */
+const FIRST_WIDTH = 1200;
+
 export interface RailProps {
   readonly known: CalendarKnown;
   readonly plan: CalendarPlan;
@@ -43,7 +46,7 @@ export interface RailProps {
 /** The weeks ahead as the work goes: sessions above, each line's pieces on their way to the day they are wanted, copies that are full below. */
 export function Rail({ known, plan, sessions, slots, breached, now, onMove, onOpen }: RailProps) {
   const say = useSay();
-  const [ref, outer] = useWidth<HTMLDivElement>(1200);
+  const [ref, outer] = useWidth<HTMLDivElement>();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM } }));
   const lanes = useMemo(
     () => known.lines.map((shown) => ({ shown, lanes: lanesOf(plan, shown.line.id, shown.line.state) })),
@@ -54,7 +57,7 @@ export function Rail({ known, plan, sessions, slots, breached, now, onMove, onOp
     ...known.lines.flatMap(({ line }) => line.by ?? []),
     ...plan.sessions.map(({ at }) => at),
   ];
-  const scale = railScale(now, times, Math.max(300, outer - NAMES - CHANCES - 2));
+  const scale = railScale(now, times, Math.max(300, (outer ?? FIRST_WIDTH) - NAMES - CHANCES - 2));
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over) onMove(Number(active.id), Number(over.id));
   };

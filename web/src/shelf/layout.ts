@@ -1,12 +1,22 @@
 import { taskWords } from '@dewpot/core/casts';
 import { defined } from '@dewpot/core/math';
+import { lookToday, type Today } from '../ui/casts/look-today';
 import { wholeSize } from '../ui/whole-piece';
 import type { Group } from './reading';
 import type { Speaker } from '@dewpot/locales';
 
+/** A group with its colours of today. */
+export interface DrawnGroup extends Group {
+  readonly look: Today;
+}
+
+/** Gives each group the colours of its casts at a time, ms. */
+export const inColours = (groups: readonly Group[], now: number): DrawnGroup[] =>
+  groups.map((group) => ({ ...group, look: lookToday(defined(group.casts[0]), now) }));
+
 /** A group placed on a line of its plank: x of its first piece's axis, px. */
 export interface PlacedGroup {
-  readonly group: Group;
+  readonly group: DrawnGroup;
   readonly x: number;
   /** Distance between the axes of its pieces, px. */
   readonly step: number;
@@ -38,18 +48,23 @@ const TAG = { least: 86, letter: 8, edge: 16, apart: 6 };
 /** Width of a tag with these words, px. */
 export const tagWidth = (words: string): number => Math.max(TAG.least, words.length * TAG.letter + TAG.edge);
 
-const roomForTag = ({ due, window }: Group, say: Speaker) =>
+const roomForTag = ({ due, window }: DrawnGroup, say: Speaker) =>
   due && window ? tagWidth(say(taskWords[window.task])) + TAG.apart : 0;
 
 /** Whether names stand in the gutter. */
 export const hasGutter = (width: number) => width >= WIDE;
 
 /** Size of one piece of a group, px. */
-export const sizeOf = ({ casts, look }: Group, scale: number) =>
+export const sizeOf = ({ casts, look }: DrawnGroup, scale: number) =>
   wholeSize({ shape: defined(casts[0]).snapshot.shape, parts: look.parts }, scale);
 
 /** Places groups from the left, starting a new line of the plank where one is full. Pure. */
-export function layoutPlank(groups: readonly Group[], width: number, scale: number, say: Speaker): PlacedGroup[][] {
+export function layoutPlank(
+  groups: readonly DrawnGroup[],
+  width: number,
+  scale: number,
+  say: Speaker,
+): PlacedGroup[][] {
   const left = hasGutter(width) ? GUTTER : MARGIN;
   const lines: PlacedGroup[][] = [];
   let line: PlacedGroup[] = [];
@@ -82,7 +97,7 @@ export function lineHeight(line: readonly PlacedGroup[], width: number, scale: n
 const SCALES = Array.from({ length: 13 }, (_, i) => 0.24 + i * 0.02);
 
 /** Largest pixels per mm at which each plank keeps to one line and all fit the room; the least that can be told apart where none does. */
-export function shelfScale(planks: readonly (readonly Group[])[], room: ShelfRoom, say: Speaker): number {
+export function shelfScale(planks: readonly (readonly DrawnGroup[])[], room: ShelfRoom, say: Speaker): number {
   const fits = (scale: number) => {
     const laid = planks.map((groups) => layoutPlank(groups, room.width, scale, say));
     const height = laid.reduce((sum, [line = []]) => sum + lineHeight(line, room.width, scale, true).height, 0);

@@ -59,7 +59,7 @@ function Row({
             }}
           >
             <title>{name}</title>
-            <WholePiece shape={cast.snapshot.shape} {...look} scale={scale} stage={plank} />
+            <WholePiece shape={first.snapshot.shape} {...look} scale={scale} stage={plank} />
             <rect x={-width / 2} y={-height} width={width} height={height} fill="transparent" className="piece-hit" />
           </a>
         </g>

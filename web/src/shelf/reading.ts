@@ -2,7 +2,7 @@ import { msg, type Message, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { type Due, placeInWords } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
-import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
+import { isDue, nextOf, placeOf } from '../ui/casts/reading';
 
 /** Planks of the shelf, in the order of the work. */
 type PlankName = 'setting' | 'curing' | 'drying' | 'ready' | 'sealed';
@@ -20,9 +20,9 @@ export type ShelfBy = 'stage' | 'place' | 'pour';
 export const shelfBys: readonly ShelfBy[] = ['stage', 'place', 'pour'];
 
 /** A plank: its name, and what stands on it. */
-export interface Plank {
+export interface Plank<Standing extends Group> {
   readonly name: Phrase;
-  readonly groups: readonly Group[];
+  readonly groups: readonly Standing[];
 }
 
 /** Like casts of one pour and mould that stand on the same plank. */
@@ -30,7 +30,6 @@ export interface Group {
   readonly key: string;
   readonly plank: PlankName;
   readonly casts: readonly CastView[];
-  readonly look: Today;
   readonly window?: Due;
   readonly due: boolean;
 }
@@ -58,7 +57,6 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
       key,
       plank: defined(plankOf(first)),
       casts: alike,
-      look: lookToday(first, now),
       due: isDue(window, now),
       ...(window && { window }),
     };
@@ -68,7 +66,7 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
 const pourOf = ({ casts }: Group) => defined(casts[0]).code.replace(/\D+$/, '');
 
 /** The planks: every stage has one, a place and a pour where something stands; the latest pour is the uppermost. */
-export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
+export function planksOf<Standing extends Group>(groups: readonly Standing[], by: ShelfBy): Plank<Standing>[] {
   if (by === 'stage')
     return planks.map((plank) => ({
       name: plankWords[plank],

@@ -1,30 +1,32 @@
-import { Suspense, useEffect, useMemo, useState } from 'react';
-import { rulerSteps, type Message, identity, msg } from '@dewpot/core/units';
+import { Suspense, useEffect, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { writeQuantity } from '@dewpot/locales';
 import { Link, useNavigate } from 'react-router';
+import { useAmbient } from '../api/session';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { buttonClass } from '../ui/button';
-import { Choice } from '../ui/choice';
 import { useMay } from '../ui/for-role';
 import { Busy, Empty, Failure } from '../ui/states';
 import { beginFirstPiece } from '../ui/first-piece';
-import { useWidth } from '../ui/use-width';
+import { retried } from '../ui/retried';
 import { AmbientStrip } from './ambient-strip';
-import { layoutPlank, shelfScale } from './layout';
-import { PlankLine } from './plank';
 import { OutOfLimits } from './out-of-limits';
 import { PlannedToday } from './planned-today';
-import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
+import type { Group } from './reading';
 import { Round, type Doing } from './today';
 import { useShelf } from './use-shelf';
+import { usePainted } from '../ui/use-painted';
 import { useSay } from '../ui/say';
+
+/** Pieces are drawn once it is told what is to be done: that is what most come for, and drawing takes longer. */
+const Planks = retried(async () => ({ default: (await import('./planks')).Planks }));
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
   const say = useSay();
-  const { shelf, ambient, now, groups } = useShelf();
+  const { shelf, now, groups } = useShelf();
+  const ambient = useAmbient().data;
   const [doing, setDoing] = useState<Doing>();
+  const told = usePainted();
   const may = useMay('helper');
   const navigate = useNavigate();
   // Whoever only looks is led to what is known of it.
@@ -39,7 +41,15 @@ export function ShelfPage() {
     <div className="shelf-room grid grid-cols-[minmax(0,1fr)] gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
       <h1 className="sr-only">{say('shelf.theShelf')}</h1>
       <div className="order-2 lg:order-1">
-        {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={doGroup} />}
+        {groups.length === 0 ? (
+          <EmptyShelf />
+        ) : (
+          told && (
+            <Suspense>
+              <Planks groups={groups} now={now} onDue={doGroup} />
+            </Suspense>
+          )
+        )}
       </div>
       <aside
         className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0"
@@ -47,9 +57,9 @@ export function ShelfPage() {
       >
         <h2 className="mb-2 text-2xl">{say('shelf.today')}</h2>
         <PlannedToday now={now} />
-        <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
+        <Round casts={shelf.data ?? []} now={now} whole={told} onDo={setDoing} />
         <OutOfLimits />
-        {ambient && (
+        {told && ambient && (
           <div className="border-base-300 mt-4 border-t pt-3">
             <AmbientStrip ambient={ambient} />
           </div>
@@ -81,88 +91,5 @@ function EmptyShelf() {
         </Link>
       </p>
     </Empty>
-  );
-}
-
-const byWords: Record<ShelfBy, Message> = {
-  stage: msg('shelf.byStage'),
-  place: msg('shelf.byPlace'),
-  pour: msg('shelf.byPour'),
-};
-
-/** Above and below the planks: the lintel, the margins and the scale mark, px. */
-const AROUND = 56 + 32 + 30 + 24;
-
-function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Group) => void }) {
-  const say = useSay();
-  const [ref, outer] = useWidth<HTMLDivElement>(820);
-  const width = outer - 32;
-  const [by, setBy] = useState<ShelfBy>('stage');
-  const laidPlanks = useMemo(() => planksOf(groups, by), [groups, by]);
-  const scale = useMemo(() => {
-    const room = { width, height: window.innerHeight - AROUND };
-    return shelfScale(
-      laidPlanks.map((plank) => plank.groups),
-      room,
-      say,
-    );
-  }, [laidPlanks, width, say]);
-  const laid = useMemo(
-    () =>
-      laidPlanks.map(({ name, groups: here }) => {
-        const lines = layoutPlank(here, width, scale, say);
-        return {
-          name,
-          lines: lines.length > 0 ? lines : [[]],
-          count: here.reduce((sum, { casts }) => sum + casts.length, 0),
-        };
-      }),
-    [laidPlanks, width, scale, say],
-  );
-  return (
-    <div className="px-3 py-4 lg:pl-5" ref={ref}>
-      {laid.map(({ name, lines, count }) => (
-        <div key={identity(name)}>
-          {lines.map((line, i) => (
-            <PlankLine
-              key={i}
-              line={line}
-              label={i === 0 ? say.value(name) : undefined}
-              count={count}
-              width={width}
-              scale={scale}
-              onDue={onDue}
-            />
-          ))}
-        </div>
-      ))}
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <ScaleMark scale={scale} />
-        <Choice
-          legend={say('shelf.groupBy')}
-          hideLegend
-          options={shelfBys.map((value) => ({ value, label: byWords[value] }))}
-          value={by}
-          onChange={setBy}
-        />
-      </div>
-    </div>
-  );
-}
-
-/** Least length of the mark, mm: it is the next round figure of a ruler. */
-const MARK = 200;
-
-function ScaleMark({ scale }: { scale: number }) {
-  const say = useSay();
-  const mark = rulerSteps[say.reader.system].mm.find((step) => step >= MARK) ?? MARK;
-  const length = mark * scale;
-  return (
-    <p className="quiet mt-1 flex items-center gap-2 text-xs">
-      <svg width={length + 2} height={8} aria-hidden="true">
-        <path d={`M1 1v6M${length + 1} 1v6M1 4h${length}`} stroke="currentColor" />
-      </svg>
-      {say('shelf.oneScale', { mark: writeQuantity(mark, 'mm', say.reader) })}
-    </p>
   );
 }

@@ -3,8 +3,9 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { CastView } from '@dewpot/contract';
 import { cast, DAY, dry, HOUR, NOW, renderInside } from '../../test/stand-ins';
-import { judgedBy, lookToday } from '../ui/casts/reading';
-import { layoutPlank, lineHeight, shelfScale } from './layout';
+import { lookToday } from '../ui/casts/look-today';
+import { judgedBy } from '../ui/casts/reading';
+import { inColours, layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
 import { PlankLine } from './plank';
 import { Round } from './today';
@@ -39,7 +40,12 @@ describe('the shelf', () => {
     expect(english(judgedBy(casts.slice(1)))).toBe('judged by 1a and 1b');
     expect(judgedBy(casts.slice(0, 1))).toBeUndefined();
     const none = { dues: [] };
-    const line = layoutPlank(group(casts.slice(1).map((one) => ({ ...one, ...none }))), 800, 0.4, speakerFor())[0]!;
+    const line = layoutPlank(
+      inColours(group(casts.slice(1).map((one) => ({ ...one, ...none }))), NOW),
+      800,
+      0.4,
+      speakerFor(),
+    )[0]!;
     renderInside(<PlankLine line={line} label="Ready to seal" count={1} width={800} scale={0.4} onDue={vi.fn()} />);
     expect(screen.getByText('≈ 1c')).toBeInTheDocument();
   });
@@ -53,7 +59,7 @@ describe('the shelf', () => {
   });
 
   it('breaks a full plank into lines, without overlap, and shrinks all planks to one scale that fits', () => {
-    const many = group(Array.from({ length: 14 }, (_, i) => cast(`${i + 1}a`)));
+    const many = inColours(group(Array.from({ length: 14 }, (_, i) => cast(`${i + 1}a`))), NOW);
     const lines = layoutPlank(many, 800, 0.46, say);
     expect(lines.length).toBeGreaterThan(1);
     for (const line of lines) {
@@ -102,7 +108,7 @@ describe('the round', () => {
     const later = { ...cast('2a').life, weighings: [], weighedAt: NOW - 2 * HOUR };
     const casts = [cast('2a', { snapshot: at('the sill'), life: later }), cast('1a', { snapshot: at('the yard') })];
     const onDo = vi.fn();
-    renderInside(<Round casts={casts} now={NOW} onDo={onDo} />);
+    renderInside(<Round casts={casts} now={NOW} whole onDo={onDo} />);
     expect(screen.getAllByRole('heading').map(({ textContent }) => textContent)).toEqual([
       'Now',
       'the yard',
@@ -116,7 +122,7 @@ describe('the round', () => {
   });
 
   it('with nothing to do says so', () => {
-    renderInside(<Round casts={[]} now={NOW} onDo={() => undefined} />);
+    renderInside(<Round casts={[]} now={NOW} whole onDo={() => undefined} />);
     expect(screen.getByText(/Nothing is due/)).toBeVisible();
   });
 });

@@ -42,7 +42,18 @@ const whenWords: Record<RoundWhen, Message> = {
 };
 
 /** What to do in one walk: now, today, this week; by place, in the order of the windows. */
-export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: number; onDo: (doing: Doing) => void }) {
+export function Round({
+  casts,
+  now,
+  whole,
+  onDo,
+}: {
+  casts: readonly CastView[];
+  now: number;
+  /** Not its first part alone, which is drawn before the others. */
+  whole: boolean;
+  onDo: (doing: Doing) => void;
+}) {
   const say = useSay();
   const waitingOf = useWaitingEvents();
   const parts = roundOf(casts, placeOf, now, endOfDay(now).getTime());
@@ -50,7 +61,7 @@ export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: n
   return (
     <div className="space-y-5">
       {defined(parts[0]).when !== 'now' && <p>{say('shelf.nothingNow')}</p>}
-      {parts.map(({ when, places }) => (
+      {parts.slice(0, whole ? parts.length : 1).map(({ when, places }) => (
         <section key={when} aria-label={say(whenWords[when])}>
           <h3 className="border-base-300 mb-1 border-b text-lg">{say(whenWords[when])}</h3>
           {places.map(({ place, lines }) => (

@@ -1,15 +1,13 @@
 import { useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { shelfQuery } from '../api/casts';
-import { useAmbient } from '../api/session';
 import { useNow } from '../ui/use-now';
 import { groupCasts } from './reading';
 
 /** The casts on the shelf as they stand now; calculated again only as casts or the minute change. */
 export function useShelf() {
   const shelf = useQuery(shelfQuery);
-  const ambient = useAmbient().data;
   const now = useNow();
   const groups = useMemo(() => groupCasts(shelf.data ?? [], now), [shelf.data, now]);
-  return { shelf, ambient, now, groups };
+  return { shelf, now, groups };
 }

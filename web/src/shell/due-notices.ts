@@ -1,12 +1,14 @@
 import { useEffect, useRef } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import { defined } from '@dewpot/core/math';
 import { roundLines, taskInWords, whenDue, placeInWords } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import type { Speaker } from '@dewpot/locales';
+import { shelfQuery } from '../api/casts';
 import { useSay } from '../ui/say';
 import { toast } from '../ui/toast';
 import { placeOf } from '../ui/casts/reading';
-import { useShelf } from '../shelf';
+import { useNow } from '../ui/use-now';
 import { notify } from '../ui/notices';
 
 /** What is due now, by what it is, in words. */
@@ -29,8 +31,8 @@ function dueNow(casts: readonly CastView[], now: number, say: Speaker): Map<stri
 /** Tells when something comes due while the page is open: in it, and outside of it where that is allowed. */
 export function DueNotices() {
   const say = useSay();
-  const { shelf, now } = useShelf();
-  const casts = shelf.data;
+  const { data: casts } = useQuery(shelfQuery);
+  const now = useNow();
   const known = useRef<ReadonlySet<string>>(undefined);
   useEffect(() => {
     if (!casts) return;

@@ -14,7 +14,7 @@ const show = (element: React.ReactNode, role: Role) => renderScreen(element, '/h
 const idle = { isPending: false, failureCount: 0, error: null };
 
 const due = { task: 'demould' as const, early: NOW - 2 * HOUR, good: NOW - HOUR, late: NOW + HOUR };
-const round = <Round casts={[cast('1a', { stage: 'setting', dues: [due] })]} now={NOW} onDo={vi.fn()} />;
+const round = <Round casts={[cast('1a', { stage: 'setting', dues: [due] })]} now={NOW} whole onDo={vi.fn()} />;
 
 describe('what one’s role does not allow is not offered', () => {
   it.each([

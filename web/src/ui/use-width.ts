@@ -1,9 +1,9 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 
-/** Width of an element in pixels, followed as it changes; `first` until it is known. */
-export function useWidth<E extends HTMLElement>(first: number) {
+/** Width of an element in pixels, followed as it changes; none until it is known. */
+export function useWidth<E extends HTMLElement>() {
   const ref = useRef<E>(null);
-  const [width, setWidth] = useState(first);
+  const [width, setWidth] = useState<number>();
   useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return;

@@ -2,7 +2,7 @@ import { placeInWords } from '@dewpot/core/casts';
 import { quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { Button } from '../ui/button';
-import { lookToday } from '../ui/casts/reading';
+import { lookToday } from '../ui/casts/look-today';
 import { whenOf } from '../ui/format-time';
 import { PieceThumb } from '../ui/piece-thumb';
 import { QuantityField } from '../ui/quantity-field';
