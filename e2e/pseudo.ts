@@ -35,17 +35,35 @@ function sentence(english: Sentence): Sentence {
   }));
 }
 
+type Catalogue = Readonly<Record<string, Sentence>>;
+
+/** What a file of sentences gives: the sentences of a stage, or those of several, each under a name of its own. */
+type CatalogueFile = Readonly<Record<string, Catalogue | { readonly default: Catalogue }>>;
+
+const asModule = (code: string) => `data:text/javascript;charset=utf-8,${encodeURIComponent(code)}`;
+
+const inPseudo = (english: Catalogue): string =>
+  JSON.stringify(Object.fromEntries(Object.entries(english).map(([key, one]) => [key, sentence(one)])));
+
+/** The code of a file of sentences in the pseudo-language. `helper`: the code of what files of several stages import. */
+async function pseudoFile(code: string, helper: string): Promise<string> {
+  const alone = code.replace(/from\s*"\.\/rolldown-runtime[^"]*"/, () => `from ${JSON.stringify(asModule(helper))}`);
+  const { default: english, ...stages } = (await import(asModule(alone))) as CatalogueFile;
+  if (english) return `export default ${inPseudo(english as Catalogue)};`;
+  return Object.entries(stages)
+    .map(([name, stage]) => `export const ${name} = { default: ${inPseudo(stage.default as Catalogue)} };`)
+    .join('\n');
+}
+
 /** Has the page read its English sentences in the pseudo-language. What is still plain English is in no catalogue. */
 export async function readPseudo(page: Page): Promise<void> {
   await page.route(/\/assets\/sentences-en-[^/]*\.js$/, async (route) => {
     // A connection that was kept open may be closed by the server just as it is used again.
     const response = await route.fetch({ maxRetries: 3 });
-    const code = encodeURIComponent(await response.text());
-    const { default: english } = (await import(`data:text/javascript;charset=utf-8,${code}`)) as {
-      default: Readonly<Record<string, Sentence>>;
-    };
-    const pseudo = Object.fromEntries(Object.entries(english).map(([key, one]) => [key, sentence(one)]));
-    await route.fulfill({ response, body: `export default ${JSON.stringify(pseudo)};` });
+    const code = await response.text();
+    const [helper] = /rolldown-runtime[^"]*/.exec(code) ?? [];
+    const helping = helper ? await route.fetch({ url: new URL(helper, route.request().url()).href, maxRetries: 3 }) : undefined; // prettier-ignore
+    await route.fulfill({ response, body: await pseudoFile(code, (await helping?.text()) ?? '') });
   });
 }
 
