@@ -3,7 +3,6 @@ import { spawn, spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { measures } from './lib/bench-measures.mjs';
@@ -20,6 +19,7 @@ import { tenYears } from './lib/bench-ten-years.mjs';
 import { loggersAtOnce } from './lib/bench-readings.mjs';
 import { longLists } from './lib/bench-lists.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
+import { firstLoad, lighthouseOf } from './lib/first-load.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
@@ -74,47 +74,18 @@ async function starts() {
   }
 }
 
-/** First load of the shelf: what of JavaScript crosses the wire. @param {import('@playwright/test').BrowserContext} context */
-async function firstLoad(context) {
+/** First load of the shelf: what of JavaScript crosses the wire, and Lighthouse's measures of it. @param {import('@playwright/test').BrowserContext} context @param {string} url @param {string} executablePath */
+async function shelfOpens(context, url, executablePath) {
   const page = await context.newPage();
-  /** @type {Promise<number>[]} */
-  const sizes = [];
-  page.on('response', (response) => {
-    if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length));
-  });
-  const begun = performance.now();
-  await page.goto('/');
-  await page.getByRole('heading', { name: 'Today', exact: true }).waitFor();
-  const seen = performance.now() - begun;
-  // What is fetched after that, so that every other screen opens without a connection, keeps nobody waiting.
-  const bytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
-  note(
-    'First load of the shelf, JavaScript',
-    `${(bytes / 1000).toFixed(1)} kB gzip in ${sizes.length} files`,
-    'under 170 kB',
-  );
-  note('First load of the shelf, to the round', `${seen.toFixed(0)} ms`);
+  const { bytes, files, told } = await firstLoad(page);
   await page.close();
-}
-
-/** When the largest of what is seen first stands, on a processor that is slowed four times: the browser's own measure. @param {import('@playwright/test').BrowserContext} context */
-async function largestPaint(context) {
+  note('First load of the shelf, JavaScript', `${(bytes / 1000).toFixed(1)} kB gzip in ${files} files`, 'under 170 kB');
+  note('First load of the shelf, to the round', `${told.toFixed(0)} ms`);
+  const cookie = (await context.cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
   const looks = [];
-  for (let i = 0; i < 5; i++) {
-    const page = await context.newPage();
-    await page.addInitScript(() => {
-      const seen = (/** @type {PerformanceObserverEntryList} */ list) => Object.assign(globalThis, { painted: list.getEntries().at(-1)?.startTime }); // prettier-ignore
-      new PerformanceObserver(seen).observe({ type: 'largest-contentful-paint', buffered: true });
-    });
-    const session = await context.newCDPSession(page);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    await page.goto('/');
-    await page.getByRole('heading', { name: 'Today', exact: true }).waitFor();
-    await page.waitForLoadState('networkidle');
-    looks.push(await page.evaluate(() => /** @type {any} */ (globalThis).painted));
-    await page.close();
-  }
-  note('First load of the shelf, its largest paint on a quarter of the processor', `${percentile(looks, 0.5).toFixed(0)} ms`, 'under 1,500 ms'); // prettier-ignore
+  for (let i = 0; i < 5; i++) looks.push(await lighthouseOf(`${url}/`, { cookie, executablePath }));
+  const middle = percentile(looks.map(({ largestPaint }) => largestPaint), 0.5); // prettier-ignore
+  note('First load of the shelf, its largest paint on a quarter of the processor', `${middle.toFixed(0)} ms`, 'under 1,500 ms'); // prettier-ignore
 }
 
 /** From the choice of another language until the screen is said in it. @param {import('@playwright/test').BrowserContext} context */
@@ -182,8 +153,7 @@ async function main() {
   try {
     const demo = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await demo.request.post('/api/session/demo', AS_PAGES);
-    await firstLoad(demo);
-    await largestPaint(demo);
+    await shelfOpens(demo, trial.url, executablePath);
     await languageSwitch(demo);
     await sectionRedraw(demo, note);
     await meshInBrowser(demo, note);
