@@ -3,15 +3,19 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { FIRST_STAGES } from './src/ui/first-stages';
 
 const api = process.env.DEWPOT_API ?? 'http://127.0.0.1:8137';
+
+/** The file of a stage's sentences in a language. */
+const CATALOGUE = /\/locales\/([a-z]+)\/(\w+)\.json$/;
 
 /** Parses the sentences of the catalogues as they are built in, so that no browser carries the parser. Plain ones stay text. */
 const sentences: Plugin = {
   name: 'sentences',
   enforce: 'pre',
   transform(code, id) {
-    if (!/\/locales\/[a-z]+\/\w+\.json$/.test(id)) return undefined;
+    if (!CATALOGUE.test(id)) return undefined;
     const parsed = Object.entries(JSON.parse(code) as Record<string, string>).map(([key, sentence]) => [
       key,
       sentence.includes('{') ? parse(sentence, { ignoreTag: true }) : sentence,
@@ -41,13 +45,14 @@ const SHARED = 'shared';
 /** Catalogues are named by their language and their stage, everything else by what it is: what screens share would have the names of them all. */
 const chunkFileNames = ({ name, facadeModuleId }: { name: string; facadeModuleId?: string | null }): string => {
   if (name.startsWith(SHARED)) return `assets/${SHARED}-[hash].js`;
-  const [, language, stage] = /\/locales\/([a-z]+)\/(\w+)\.json$/.exec(facadeModuleId ?? '') ?? [];
+  const [, language, stage] = CATALOGUE.exec(facadeModuleId ?? '') ?? [];
   return language ? `assets/sentences-${language}-${stage}-[hash].js` : 'assets/[name]-[hash].js';
 };
 
+/** What the first screen says is one file of each language. */
 const firstSentences = (id: string): string | null => {
-  const [, language] = /\/locales\/([a-z]+)\/(?:shell|shelf|today|units)\.json$/.exec(id) ?? [];
-  return language ? `sentences-${language}-first` : null;
+  const [, language, stage = ''] = CATALOGUE.exec(id) ?? [];
+  return language && FIRST_STAGES.includes(stage) ? `sentences-${language}-first` : null;
 };
 
 /**
@@ -56,7 +61,6 @@ const firstSentences = (id: string): string | null => {
  */
 const chunks = [
   { name: 'start', tags: ['$initial' as const], priority: 3 },
-  // What the first screen says is one file of each language.
   { name: firstSentences, priority: 2 },
   { name: SHARED, minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 1_000 },
 ];

@@ -30,10 +30,12 @@ const slowed = { cpuSlowdownMultiplier: 4, rttMs: 0, throughputKbps: 1e6, reques
 /**
  * Lighthouse's own measures of a first screen on a quarter of the processor: when the largest of what is seen stands, ms, and by how much anything moves
  * after it was seen (0 to 1).
- * @param {string} url @param {{ cookie: string, executablePath: string | undefined }} how the session's cookie, and the browser
+ * @param {string} url @param {import('@playwright/test').BrowserContext} context whose session it is opened in
+ * @param {string | undefined} executablePath the browser
  * @returns {Promise<{ largestPaint: number, layoutShift: number }>}
  */
-export async function lighthouseOf(url, { cookie, executablePath }) {
+export async function lighthouseOf(url, context, executablePath) {
+  const Cookie = (await context.cookies(url)).map(({ name, value }) => `${name}=${value}`).join('; ');
   const port = await freePort();
   const args = [`--remote-debugging-port=${port}`, ...(process.getuid?.() === 0 ? ['--no-sandbox'] : [])];
   const browser = await chromium.launch({ ...(executablePath && { executablePath }), args });
@@ -45,7 +47,7 @@ export async function lighthouseOf(url, { cookie, executablePath }) {
       formFactor: 'desktop',
       screenEmulation: { mobile: false, width: 1280, height: 800, deviceScaleFactor: 1 },
       throttling: slowed,
-      extraHeaders: { Cookie: cookie },
+      extraHeaders: { Cookie },
     });
     /** @param {string} audit */
     const measured = (audit) => {

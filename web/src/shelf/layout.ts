@@ -48,7 +48,7 @@ const TAG = { least: 86, letter: 8, edge: 16, apart: 6 };
 /** Width of a tag with these words, px. */
 export const tagWidth = (words: string): number => Math.max(TAG.least, words.length * TAG.letter + TAG.edge);
 
-const roomForTag = ({ due, window }: DrawnGroup, say: Speaker) =>
+const roomForTag = ({ due, window }: Group, say: Speaker) =>
   due && window ? tagWidth(say(taskWords[window.task])) + TAG.apart : 0;
 
 /** Whether names stand in the gutter. */

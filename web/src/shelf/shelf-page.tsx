@@ -1,6 +1,7 @@
 import { Suspense, useEffect, useState } from 'react';
 import { defined } from '@dewpot/core/math';
 import { Link, useNavigate } from 'react-router';
+import type { CastView } from '@dewpot/contract';
 import { useAmbient } from '../api/session';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { buttonClass } from '../ui/button';
@@ -24,19 +25,30 @@ const Planks = retried(async () => ({ default: (await import('./planks')).Planks
 export function ShelfPage() {
   const say = useSay();
   const { shelf, now, groups } = useShelf();
+  useEffect(fetchActionsAhead, []);
+  if (shelf.isPending) return <Busy what={say('shelf.theShelfSmall')} />;
+  if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
+  return <Shelf casts={shelf.data ?? []} now={now} groups={groups} />;
+}
+
+interface ShelfProps {
+  readonly casts: readonly CastView[];
+  readonly now: number;
+  readonly groups: readonly Group[];
+}
+
+function Shelf({ casts, now, groups }: ShelfProps) {
+  const say = useSay();
   const ambient = useAmbient().data;
   const [doing, setDoing] = useState<Doing>();
   const told = usePainted();
   const may = useMay('helper');
   const navigate = useNavigate();
   // Whoever only looks is led to what is known of it.
-  const doGroup = ({ casts, window }: Group) =>
+  const doGroup = ({ casts: alike, window }: Group) =>
     may
-      ? setDoing({ casts, task: window?.task, ...(window && { due: window }) })
-      : void navigate(`/casts/${defined(casts[0]).id}`);
-  useEffect(fetchActionsAhead, []);
-  if (shelf.isPending) return <Busy what={say('shelf.theShelfSmall')} />;
-  if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
+      ? setDoing({ casts: alike, task: window?.task, ...(window && { due: window }) })
+      : void navigate(`/casts/${defined(alike[0]).id}`);
   return (
     <div className="shelf-room grid grid-cols-[minmax(0,1fr)] gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
       <h1 className="sr-only">{say('shelf.theShelf')}</h1>
@@ -57,7 +69,7 @@ export function ShelfPage() {
       >
         <h2 className="mb-2 text-2xl">{say('shelf.today')}</h2>
         <PlannedToday now={now} />
-        <Round casts={shelf.data ?? []} now={now} whole={told} onDo={setDoing} />
+        <Round casts={casts} now={now} whole={told} onDo={setDoing} />
         <OutOfLimits />
         {told && ambient && (
           <div className="border-base-300 mt-4 border-t pt-3">

@@ -31,10 +31,8 @@ export function Frame() {
   useTheme();
   const guided = useFirstPiece();
   const bench = useMatch('/pours/:id/bench');
-  const session = useQuery({
-    ...sessionQuery,
-    retry: (failures, error) => !(error instanceof ProblemFailure) && failures < 2,
-  });
+  // It was asked for before anything was drawn: who is refused then is not asked for once more.
+  const session = useQuery({ ...sessionQuery, retryOnMount: false });
   if (session.isPending) return <Busy what={say('shell.yourWorkshop')} />;
   const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
   if (shut || !session.data) {

@@ -1,5 +1,6 @@
 import type { Language } from '@dewpot/core/units';
 import { FALLBACK, type Entry, type Lookup } from '@dewpot/locales';
+import { FIRST_STAGES } from './first-stages';
 
 type Catalogue = Readonly<Record<string, Entry>>;
 
@@ -55,7 +56,7 @@ function want(language: Language, stage: string): void {
 
 /** Fetches what the first screen says, all at once, so that it stands whole when it is drawn. */
 export async function loadFirst(language: Language): Promise<void> {
-  await Promise.all(['shell', 'shelf', 'today', 'units'].map((stage) => loadCatalogue(language, stage)));
+  await Promise.all(FIRST_STAGES.map((stage) => loadCatalogue(language, stage)));
 }
 
 const stagesOf = (language: Language): string[] =>
