@@ -26,7 +26,7 @@ describe('joining', () => {
     expect(screen.queryByText('Two-part epoxy')).toBeNull();
     await userEvent.type(screen.getByLabelText('What is it called?'), 'Hourglass');
     await userEvent.click(screen.getByRole('button', { name: 'Assembled just now' }));
-    await waitFor(() => expect(sent).toHaveLength(1));
+    await waitFor(() => expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual(['POST articles']));
     expect(sent[0]!.body).toMatchObject({
       name: 'Hourglass',
       bond: 'mortar',

@@ -87,6 +87,9 @@ const MOST_TRIES = 20_000;
 const MOST_MOULDS = 500;
 const MOST_BATCHES = 500;
 
+/** What a batch of up to 200 L holds, as one number: its moulds, and its volume to a millionth of a mL. */
+const stateOf = ({ parts, volume }: Batch): number => Math.round(volume * 1e6) * (MOST_MOULDS + 1) + parts.length;
+
 /** Looks for a way to deal fills, biggest first, into so many batches; undefined where there is none, or none was found in time. */
 function search(
   fills: readonly Fill[],
@@ -98,13 +101,13 @@ function search(
   const place = (at: number): boolean => {
     const fill = fills[at];
     if (!fill) return true;
-    const seen = new Set<string>();
+    const seen = new Set<number>();
     for (const batch of batches) {
+      if (!takes(batch, fill, limits)) continue;
       // Batches that are filled alike are one choice.
-      const state = `${batch.parts.length} ${batch.volume.toFixed(6)}`;
+      const state = stateOf(batch);
       if (seen.has(state)) continue;
       seen.add(state);
-      if (!takes(batch, fill, limits)) continue;
       if (--budget.tries < 0) return false;
       put(batch, fill);
       if (place(at + 1)) return true;
