@@ -21,8 +21,6 @@ import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
-import { nameCastWrites } from '../src/api/cast-writes';
-import { nameRunWrites } from '../src/api/run-writes';
 import type { Palette } from '../src/api/tints';
 import { Reads } from '../src/ui/say';
 import { openClient } from './open-client';
@@ -270,8 +268,6 @@ export function renderScreen(
   prepare: (client: QueryClient) => void = () => undefined,
 ) {
   const client = openClient();
-  nameCastWrites(client);
-  nameRunWrites(client);
   client.setQueryData(['session'], who);
   prepare(client);
   const router = createMemoryRouter(
