@@ -27,6 +27,7 @@ import { root } from './lib/paths.mjs';
 import { percentile } from './lib/percentile.mjs';
 import { freePort } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
+import { tsc } from './lib/static-checks.mjs';
 import { load } from './lib/bench-load.mjs';
 import { AS_PAGES, startTrial } from './lib/trial.mjs';
 
@@ -138,7 +139,7 @@ async function main() {
   ensurePackages();
   const executablePath = ensureChromium();
   buildStale();
-  spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
+  spawnSync(join(root, 'node_modules', tsc), ['-b'], { cwd: root, stdio: 'inherit' });
   await replanning(note);
   await planning(note);
   await mixSolving(note);

@@ -51,7 +51,7 @@ export function keepRunning(env, cluster, { quiet = false } = {}) {
   };
 
   let looking = false;
-  const watch = setInterval(async () => {
+  const look = async () => {
     if (over || looking || !cluster) return;
     looking = true;
     try {
@@ -61,7 +61,8 @@ export function keepRunning(env, cluster, { quiet = false } = {}) {
       if (!over) tell(`The database does not start: ${/** @type {Error} */ (error).message}`);
     }
     looking = false;
-  }, LOOKS);
+  };
+  const watch = setInterval(() => void look(), LOOKS);
 
   return {
     start,

@@ -5,34 +5,38 @@ import { root } from './paths.mjs';
 
 /** @typedef {{ name: string, programs: string[][] }} Check */
 
+/** The compiler, below node_modules, by its own path: the TypeScript of which other tools use the API has a program of the same name. */
+export const tsc = 'typescript-7/bin/tsc';
+
 /** What a program keeps to be faster the next time. @param {string} name */
 const cache = (name) => ['--cache', '--cache-location', `.cache/${name}`];
 
 /**
- * Checks that run nothing of ours, each as programs of node_modules with their arguments, the longest first. `cached` passes over files that did not
+ * Checks that run nothing of ours, each as programs below node_modules with their arguments, the longest first. `cached` passes over files that did not
  * change, though what they import may have: good for a quick look only.
  * @param {{ cached: boolean }} options @returns {Check[]}
  */
 const staticChecks = ({ cached }) => [
-  { name: 'lint', programs: [['eslint', ...(cached ? cache('eslint') : []), '.']] },
+  { name: 'lint', programs: [['.bin/eslint', ...(cached ? cache('eslint') : []), '.']] },
+  {
+    name: 'format',
+    programs: [['.bin/prettier', '--check', ...(cached ? cache('prettier') : []), '--log-level', 'warn', '.']],
+  },
   {
     name: 'types',
     programs: [
-      ['tsc', '-b'],
-      ...['web', 'e2e', 'tsconfig.scripts.json'].map((project) => ['tsc', '-p', project, '--noEmit']),
+      [tsc, '-b'],
+      ...['web', 'e2e', 'tsconfig.scripts.json'].map((project) => [tsc, '-p', project, '--noEmit']),
     ],
   },
-  {
-    name: 'format',
-    programs: [['prettier', '--check', ...(cached ? cache('prettier') : []), '--log-level', 'warn', '.']],
-  },
-  { name: 'nothing unused, no circles', programs: [['knip', '--no-progress']] },
+  { name: 'lint by types', programs: [['.bin/oxlint', '--type-aware', '--quiet']] },
+  { name: 'nothing unused, no circles', programs: [['.bin/knip', '--no-progress']] },
 ];
 
-/** Runs a program of node_modules; answers whether it went well, and what it said. @param {string[]} command @returns {Promise<{ well: boolean, said: string }>} */
+/** Runs a program below node_modules; answers whether it went well, and what it said. @param {string[]} command @returns {Promise<{ well: boolean, said: string }>} */
 function runTool([program = '', ...args]) {
   return new Promise((resolve) => {
-    const running = spawn(join(root, 'node_modules/.bin', program), args, { cwd: root });
+    const running = spawn(join(root, 'node_modules', program), args, { cwd: root });
     let said = '';
     for (const stream of [running.stdout, running.stderr]) stream.on('data', (text) => (said += text));
     running.on('error', (error) => resolve({ well: false, said: `${said}${error.message}\n` }));

@@ -27,7 +27,11 @@ const room = async (by = agent) => (await by.get('/api/photos/room').expect(200)
 const shown = async (id: string, size?: PhotoSize) => (await agent.get(`/api/cast-pictures/${id}${size ? `?size=${size}` : ''}`).expect(200)).body as Buffer; // prettier-ignore
 const asOwner = async (sql: string) => {
   const owner = await new DataSource(ownerOptions(harness.config.ownerUrl)).initialize();
-  return owner.query<unknown[]>(sql).finally(() => owner.destroy());
+  try {
+    return await owner.query<unknown[]>(sql);
+  } finally {
+    await owner.destroy();
+  }
 };
 
 it('a photo is shown in three sizes, and kept by the browser that asked', async () => {
