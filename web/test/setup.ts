@@ -4,6 +4,7 @@ import { catalogues } from '@dewpot/locales/all';
 import { afterEach, vi } from 'vitest';
 import { keepCatalogue } from '../src/ui/catalogues';
 import { kept } from './kept';
+import { findLabelsByIds } from './labels';
 import { endScreens } from './open-screens';
 
 afterEach(async () => {
@@ -15,6 +16,8 @@ afterEach(async () => {
 
 // A slow machine may take its time to draw; what holds does not depend on it.
 configure({ asyncUtilTimeout: 15_000 });
+
+findLabelsByIds();
 
 // jsdom knows the element of a dialog, but not how to open it.
 HTMLDialogElement.prototype.showModal = function showModal() {
