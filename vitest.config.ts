@@ -8,7 +8,7 @@ const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditio
 /** A race that is run more often than usual may take longer. */
 const raceTimeout = Math.max(120_000, Number(process.env.DEWPOT_RACE_ROUNDS ?? 100) * 1500);
 
-/** Three hosts that wait for two cores: nothing else runs beside them. */
+/** Three hosts that wait for two cores: no other test runs beside them. */
 const TEST_OF_HOSTS = 'server/test/three-hosts.test.ts';
 const TESTS_OF_SCREENS = 'web/src/**/*.test.{ts,tsx}';
 const TESTS_ALONE = 'web/src/**/*.alone.test.{ts,tsx}';

@@ -33,10 +33,10 @@ const staticChecks = ({ cached }) => [
   { name: 'nothing unused, no circles', programs: [['.bin/knip', '--no-progress']] },
 ];
 
-/** Runs a program below node_modules; answers whether it went well, and what it said. @param {string[]} command @returns {Promise<{ well: boolean, said: string }>} */
+/** Runs a program below node_modules, behind whatever else the machine does; answers whether it went well, and what it said. @param {string[]} command @returns {Promise<{ well: boolean, said: string }>} */
 function runTool([program = '', ...args]) {
   return new Promise((resolve) => {
-    const running = spawn(join(root, 'node_modules', program), args, { cwd: root });
+    const running = spawn('nice', ['-n', '19', join(root, 'node_modules', program), ...args], { cwd: root });
     let said = '';
     for (const stream of [running.stdout, running.stderr]) stream.on('data', (text) => (said += text));
     running.on('error', (error) => resolve({ well: false, said: `${said}${error.message}\n` }));
