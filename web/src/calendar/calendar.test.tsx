@@ -110,12 +110,15 @@ describe('a plan on the screen', () => {
 
   it('that is kept is judged by what is known now; moved with the arrows it says what that costs, and is put back', async () => {
     const { sent, user } = show({ 'calendar/plan': { plan: kept, lines: [] } });
+    // It stands for a moment only.
+    await screen.findByText('Fetching the plan…');
     const [first, second] = await chips();
     expect(screen.getByText(/the forecast is newer/)).toBeVisible();
     second!.focus();
     await user.keyboard('{ArrowLeft}');
     expect(await screen.findByText(/^Moved: /)).toBeVisible();
     expect(screen.getByRole('button', { name: /Sat 10:00, 23 May.*kept where it is/ })).toBeVisible();
+    expect(screen.queryByText('Fetching the plan…')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Put it back' }));
     expect(screen.getByRole('button', { name: /Tue 19:00, 26 May/ })).toBeVisible();
     expect(first).toBeVisible();

@@ -4,7 +4,7 @@ import { Button } from '../ui/button';
 import { whenOf } from '../ui/format-time';
 import { piecesTold } from '../ui/pieces-told';
 import { StaleChoice } from '../ui/keep-bar';
-import { Failure } from '../ui/states';
+import { Busy, Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { chanceTold } from './chance-told';
 import type { CalendarKnown } from './use-calendar-data';
@@ -100,10 +100,11 @@ function WhatMoved({
 /** What goes on with the plan: a better one is looked for, sessions were moved, something cannot be planned. */
 export function PlanState({ known, planner, now }: { known: CalendarKnown; planner: Planner; now: number }) {
   const say = useSay();
-  const { looking, judged, failed, keeping, movedFrom } = planner;
+  const { looking, opening, judged, failed, keeping, movedFrom } = planner;
   const notes = judged?.plan.notes ?? [];
   return (
     <>
+      {opening && <Busy what={say('calendar.keptPlan')} />}
       {looking && (
         <p className="card-slab mb-3 flex flex-wrap items-center justify-between gap-3 py-2" role="status">
           <span>{say('calendar.looking', { found: looking.found ?? 0 })}</span>

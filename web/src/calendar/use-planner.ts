@@ -115,6 +115,8 @@ export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefine
 
   return {
     judged,
+    /** Whether what is kept is still judged for the first time. */
+    opening: kept !== undefined && !judged && !looking && facts.lines.length > 0 && failed === undefined,
     sessions,
     /** Sessions found so far, while a better plan is looked for. */
     looking,
